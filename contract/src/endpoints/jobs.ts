@@ -1,0 +1,41 @@
+import { LENGTH_STYLES, type LengthStyle } from '@sprell/core';
+import { z } from 'zod';
+import { defineEndpoint } from '../endpoint.ts';
+import { changeResultWire, changeWire } from '../wire/change.ts';
+import { lineWire, revisionWire } from '../wire/line.ts';
+
+export const jobSummaryWire = z.object({ id: z.uuid(), title: z.string(), revision: revisionWire, lines: z.int() });
+export type JobSummary = z.infer<typeof jobSummaryWire>;
+
+/** How the lengths of a job read. */
+export const readingWire = z.object({
+  length: z.enum(LENGTH_STYLES as [LengthStyle, ...LengthStyle[]]),
+  finest: z.int().min(1).max(128),
+  /** Millimetres, exactly: "5", "1/2". */
+  metricStep: z.string().regex(/^\d+(\/\d+)?$/),
+  rounding: z.enum(['nearest', 'up', 'down']),
+});
+
+export const jobWire = z.object({ id: z.uuid(), title: z.string(), reading: readingWire, revision: revisionWire, nextNumber: z.int(), lines: z.array(lineWire) });
+export type JobWire = z.infer<typeof jobWire>;
+
+const jobParams = z.object({ jobId: z.uuid() });
+const nothing = z.undefined();
+
+/** The jobs of whoever asks. */
+export const listJobs = defineEndpoint({ method: 'get', path: '/api/jobs', params: z.object({}), body: nothing, response: z.array(jobSummaryWire) });
+
+/** One job with its lines; deleted ones come marked, since entries may still name them. */
+export const openJob = defineEndpoint({ method: 'get', path: '/api/jobs/:jobId', params: jobParams, body: nothing, response: jobWire });
+
+/** Most changes in one batch; a longer outbox is sent in several. */
+export const BATCH_LIMIT = 200;
+
+/** The one way to write: a batch of changes, applied in order in one transaction, each at most once however often it is sent. */
+export const sendChanges = defineEndpoint({
+  method: 'post',
+  path: '/api/jobs/:jobId/changes',
+  params: jobParams,
+  body: z.strictObject({ changes: z.array(changeWire).min(1).max(BATCH_LIMIT) }),
+  response: z.object({ revision: revisionWire, results: z.array(changeResultWire) }),
+});

@@ -1,0 +1,23 @@
+import { z } from 'zod';
+
+/** Everything a request can be refused for, with the status that goes with it. The one registry. */
+export const PROBLEMS = {
+  'request.invalid': 400,
+  'request.not_json': 400,
+  'request.too_large': 413,
+  'job.not_found': 404,
+  'route.not_found': 404,
+  'server.unavailable': 503,
+  'server.failed': 500,
+} as const;
+
+export type ProblemCode = keyof typeof PROBLEMS;
+
+/** The one error body. A client switches on `code`; `places` point into the request. */
+export const problemWire = z.object({
+  code: z.enum(Object.keys(PROBLEMS) as [ProblemCode, ...ProblemCode[]]),
+  message: z.string(),
+  requestId: z.string(),
+  places: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
+});
+export type Problem = z.infer<typeof problemWire>;

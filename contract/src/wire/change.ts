@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import { positionWire } from '../position.ts';
+import { labelWire, lineWire, noteWire, revisionWire, sourceWire } from './line.ts';
+
+/** Every change and everything made has a client-made id, UUID version 7: it can be made with no signal and sent twice. */
+const idWire = z.uuidv7();
+
+/**
+ * The state of the line that a change was made on: a revision, or, when that was not known yet, the id of the change of
+ * one's own that it follows.
+ */
+const baseWire = z.union([revisionWire, idWire]);
+
+/** What a line says. All of it is sent: a change replaces, and never depends on what the server holds. */
+const lineContent = { position: positionWire, source: sourceWire, label: labelWire.nullable(), note: noteWire };
+
+export const changeWire = z.discriminatedUnion('kind', [
+  /** A new line. Its number is provisional: where another device took it first, the answer holds another. */
+  z.strictObject({ id: idWire, kind: z.literal('line.add'), lineId: idWire, number: z.int().min(1).max(1_000_000), ...lineContent }),
+  /** A line written anew, as it was seen at `base`. */
+  z.strictObject({ id: idWire, kind: z.literal('line.edit'), lineId: idWire, base: baseWire, ...lineContent }),
+  z.strictObject({ id: idWire, kind: z.literal('line.delete'), lineId: idWire, base: baseWire }),
+  /** Takes a deletion back. */
+  z.strictObject({ id: idWire, kind: z.literal('line.restore'), lineId: idWire, base: baseWire }),
+]);
+export type Change = z.infer<typeof changeWire>;
+
+/** What became of one change. */
+export const changeResultWire = z.discriminatedUnion('status', [
+  /** Done, now or when it was sent before. */
+  z.object({ id: z.uuid(), status: z.literal('applied'), line: lineWire }),
+  /** The line changed since `base`; nothing was done. The line as it is now. */
+  z.object({ id: z.uuid(), status: z.literal('conflict'), line: lineWire }),
+  /** Not possible: an id that is taken or unknown, or an id of a change sent before with other contents. */
+  z.object({ id: z.uuid(), status: z.literal('refused'), code: z.enum(['change.id_reused', 'line.id_unusable', 'line.not_found']) }),
+]);
+export type ChangeResult = z.infer<typeof changeResultWire>;

@@ -1,0 +1,73 @@
+/** Whole-number helpers on big integers. */
+
+export function absBig(n: bigint): bigint {
+  return n < 0n ? -n : n;
+}
+
+/** Greatest common divisor, never negative; gcdBig(0n, 0n) is 0n. */
+export function gcdBig(a: bigint, b: bigint): bigint {
+  let x = absBig(a);
+  let y = absBig(b);
+  while (y !== 0n) {
+    // Once both fit a double's integers the native remainder is several times faster.
+    if (x <= MAX_SAFE && y <= MAX_SAFE) return BigInt(gcdNumber(Number(x), Number(y)));
+    const rest = x % y;
+    x = y;
+    y = rest;
+  }
+  return x;
+}
+
+const MAX_SAFE = BigInt(Number.MAX_SAFE_INTEGER);
+
+/** Greatest common divisor of two whole numbers, 0 <= a, b <= 2^53 - 1. */
+export function gcdNumber(a: number, b: number): number {
+  let x = a;
+  let y = b;
+  // The remainder of doubles calls out of compiled code; two 31-bit integers stay in it.
+  while (y > 0x7fffffff || x > 0x7fffffff) {
+    if (y === 0) return x;
+    const rest = x % y;
+    x = y;
+    y = rest;
+  }
+  let i = x | 0;
+  let j = y | 0;
+  while (j !== 0) {
+    const rest = i % j | 0;
+    i = j;
+    j = rest;
+  }
+  return i;
+}
+
+/** Number of bits of |n|; 0n has none. */
+export function bitLength(n: bigint): number {
+  const magnitude = absBig(n);
+  if (magnitude === 0n) return 0;
+  const hex = magnitude.toString(16);
+  return (hex.length - 1) * 4 + (32 - Math.clz32(parseInt(hex[0] as string, 16)));
+}
+
+/** Whole part of the square root of n >= 0n. */
+export function isqrt(n: bigint): bigint {
+  if (n < 2n) return n;
+  if (n <= MAX_SAFE) {
+    // A double's root of a number under 2^53 is off by less than one.
+    let root = BigInt(Math.floor(Math.sqrt(Number(n))));
+    if (root * root > n) root -= 1n;
+    return root;
+  }
+  let x = 1n << BigInt((bitLength(n) + 1) >> 1);
+  for (;;) {
+    const next = (x + n / x) >> 1n;
+    if (next >= x) return x;
+    x = next;
+  }
+}
+
+/** Division rounding towards minus infinity, d > 0n. */
+export function floorDiv(n: bigint, d: bigint): bigint {
+  const quotient = n / d;
+  return n < 0n && quotient * d !== n ? quotient - 1n : quotient;
+}

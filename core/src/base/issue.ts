@@ -1,0 +1,78 @@
+import type { Span } from './span.ts';
+
+/** One touch that mends an entry: what the button says, and the whole entry that results. */
+export interface Fix {
+  readonly label: string;
+  readonly entry: string;
+}
+
+/**
+ * Every way an entry may be refused, by code, with the facts that its sentence needs. The sentences are in
+ * `messages.ts`; a test holds the two lists and docs/reference/issues.md together.
+ */
+export interface IssueFields {
+  'entry.empty': object;
+  'entry.unfinished': { readonly expected: string };
+  'entry.too_long': { readonly limit: string };
+  'entry.too_deep': { readonly limit: string };
+  'entry.side_by_side': { readonly left: string; readonly right: string };
+  'character.unknown': { readonly character: string };
+  'symbol.unexpected': { readonly symbol: string };
+  'comma.unexpected': object;
+  'equals.unexpected': object;
+  'bracket.unopened': object;
+  'bracket.empty': object;
+  'number.zero_denominator': object;
+  'number.too_large': object;
+  'unit.without_number': { readonly unit: string };
+  'unit.unknown': { readonly word: string };
+  'unit.order': { readonly unit: string };
+  'unit.expected': { readonly found: string };
+  'unit.not_joinable': { readonly kind: string };
+  'name.unknown': { readonly name: string };
+  'name.taken': { readonly name: string };
+  'line.unknown': { readonly line: string };
+  'line.failed': { readonly line: string };
+  'line.circle': { readonly chain: string };
+  'mark.failed': { readonly name: string };
+  'last.none': object;
+  'run.backwards': { readonly from: string; readonly to: string };
+  'run.misplaced': object;
+  'run.empty': object;
+  'call.arguments': { readonly name: string; readonly expected: string; readonly given: string };
+  'percent.of_it': object;
+  'directive.unknown': { readonly target: string };
+  'directive.kind': { readonly target: string; readonly kind: string };
+  'kind.add': { readonly left: string; readonly right: string };
+  'kind.add_plain': { readonly left: string; readonly right: string };
+  'kind.compare': { readonly left: string; readonly right: string };
+  'kind.function': { readonly name: string; readonly kind: string; readonly wanted: string };
+  'kind.multiply': { readonly left: string; readonly right: string };
+  'kind.temperature': object;
+  'kind.root': { readonly kind: string };
+  'kind.power': { readonly kind: string };
+  'kind.answer': object;
+  'kind.unit_on_quantity': { readonly kind: string };
+  'power.not_plain': { readonly kind: string };
+  'power.too_large': { readonly limit: string };
+  'value.too_large': object;
+  'division.by_zero': object;
+  'root.of_negative': object;
+  'range.arc': { readonly name: string };
+  'range.logarithm': { readonly name: string };
+  'range.tangent': object;
+  'range.leg': object;
+  'range.step': object;
+}
+
+export type IssueCode = keyof IssueFields;
+
+/** One thing that keeps an entry from being reckoned: a code, a place in the entry, the facts, and fixes to touch. */
+export type Issue = {
+  readonly [C in IssueCode]: Span & { readonly code: C; readonly fields: IssueFields[C]; readonly fixes: readonly Fix[] };
+}[IssueCode];
+
+/** Makes an issue; the fields belong to the code. */
+export function makeIssue<C extends IssueCode>(code: C, span: Span, fields: IssueFields[C], fixes: readonly Fix[] = []): Issue {
+  return { code, start: span.start, end: span.end, fields, fixes } as unknown as Issue;
+}

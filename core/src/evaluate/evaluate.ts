@@ -1,0 +1,227 @@
+import { assertNever } from '../base/invariant.ts';
+import type { Fix, Issue } from '../base/issue.ts';
+import { fail, ok, type Result } from '../base/result.ts';
+import type { Span } from '../base/span.ts';
+import type { Binary, Compare, Entry, Expr, Measure, PercentStep, Scaled, UnitPower } from '../notation/ast.ts';
+import type { Comparison } from '../notation/operators.ts';
+import { PI } from '../number/radical.ts';
+import { addRational, divideRational, makeRational, multiplyRational, ONE, type Rational } from '../number/rational.ts';
+import { addValue, compareValue, divideValue, multiplyValue, negateValue, subtractValue, type Value } from '../number/value.ts';
+import { kindOf, LENGTH, PLAIN, SLOPE, TEMPERATURE } from '../units/dimension.ts';
+import { unitValue, type Quantity } from '../units/quantity.ts';
+import { KELVIN_AT_ZERO, type Unit } from '../units/unit-table.ts';
+import { checkSize, divideQuantities, multiplyQuantities, raise } from './arithmetic.ts';
+import { callFunction, type Argument } from './call-function.ts';
+import { nearestName } from './near-miss.ts';
+import { refuse, Refusal } from './refuse.ts';
+import { EMPTY_SCOPE, type Resolved, type Scope } from './scope.ts';
+
+/** What an entry comes to: a quantity, or yes or no with the difference of the two sides. */
+export type Outcome =
+  | { readonly kind: 'quantity'; readonly quantity: Quantity }
+  | { readonly kind: 'answer'; readonly yes: boolean; readonly difference: Quantity };
+
+/**
+ * Reckons a tree in a scope. Never throws; the first thing that cannot be reckoned is the issue. `source` is the text
+ * the tree was read from, for the fixes.
+ */
+export function evaluate(entry: Entry, source: string, scope: Scope = EMPTY_SCOPE): Result<Outcome, Issue> {
+  try {
+    const { expr } = entry;
+    if (expr.kind === 'compare') return ok(compareSides(expr, source, scope));
+    return ok({ kind: 'quantity', quantity: quantityOf(expr, source, scope) });
+  } catch (thrown) {
+    if (thrown instanceof Refusal) return fail(thrown.issue);
+    throw thrown;
+  }
+}
+
+function quantityOf(expr: Expr, source: string, scope: Scope): Quantity {
+  switch (expr.kind) {
+    case 'number':
+      return { value: expr.value, dimension: PLAIN };
+    case 'measure':
+      return measureOf(expr);
+    case 'binary':
+      return binaryOf(expr, source, scope);
+    case 'scaled':
+      return scaledOf(expr, source, scope);
+    case 'slope':
+      return { value: divideRational(expr.rise.value, expr.run.value), dimension: SLOPE };
+    case 'percent': {
+      const { value, dimension } = quantityOf(expr.operand, source, scope);
+      if (dimension !== PLAIN) return refuse('kind.function', expr, { name: '%', kind: kindOf(dimension), wanted: 'plain number' });
+      return { value: divideValue(value, HUNDRED), dimension };
+    }
+    case 'constant':
+      return { value: PI, dimension: PLAIN };
+    case 'mark':
+      return markOf(expr.name, expr, source, scope);
+    case 'line':
+      return resolved(scope.line(expr.number), expr, `#${expr.number}`);
+    case 'run':
+      return refuse('run.misplaced', expr, {});
+    case 'last':
+      return lastOf(expr, scope);
+    case 'signed': {
+      const { value, dimension } = quantityOf(expr.operand, source, scope);
+      if (dimension === TEMPERATURE) return refuse('kind.temperature', expr, {});
+      return { value: negateValue(value), dimension };
+    }
+    case 'percentStep':
+      return percentStepOf(expr, source, scope);
+    case 'power':
+      return raise(quantityOf(expr.base, source, scope), quantityOf(expr.exponent, source, scope), expr, expr.exponent);
+    case 'call': {
+      const args = expr.args.flatMap((argument) => argumentsOf(argument, source, scope));
+      const [first, ...others] = args;
+      if (first === undefined) return refuse('run.empty', expr, {});
+      const result = callFunction(expr.name, [first, ...others], expr);
+      checkSize(result.value, expr);
+      return result;
+    }
+    case 'compare':
+      return refuse('kind.answer', expr, {});
+    default:
+      return assertNever(expr);
+  }
+}
+
+const HUNDRED = makeRational(100);
+
+function measureOf(measure: Measure): Quantity {
+  const { parts } = measure;
+  const first = parts[0] as Measure['parts'][number];
+  const { dimension } = first.unit;
+  if (dimension === TEMPERATURE) return { value: temperatureOf(first.amount.value, first.unit), dimension };
+  let sum: Rational = multiplyRational(first.amount.value, first.unit.factor);
+  for (let index = 1; index < parts.length; index += 1) {
+    const { amount, unit } = parts[index] as Measure['parts'][number];
+    sum = addRational(sum, multiplyRational(amount.value, unit.factor));
+  }
+  return { value: checkSize(first.unit.timesPi ? multiplyValue(sum, PI) : sum, measure), dimension };
+}
+
+/** Kelvin from a scale with its own zero. */
+function temperatureOf(degrees: Rational, unit: Unit): Rational {
+  return addRational(KELVIN_AT_ZERO[unit.id as keyof typeof KELVIN_AT_ZERO], multiplyRational(degrees, unit.factor));
+}
+
+function scaledOf(scaled: Scaled, source: string, scope: Scope): Quantity {
+  const base = quantityOf(scaled.operand, source, scope);
+  const joins = scaled.operand.kind === 'measure' || (scaled.units[0]?.power ?? 0) < 0;
+  if (base.dimension !== PLAIN && !joins) return refuse('kind.unit_on_quantity', scaled, { kind: kindOf(base.dimension) });
+  const [only] = scaled.units as [UnitPower];
+  if (only.unit.dimension === TEMPERATURE && scaled.units.length === 1 && only.power === 1) {
+    if (base.value.kind !== 'rational') return refuse('kind.temperature', scaled, {});
+    return { value: temperatureOf(base.value, only.unit), dimension: TEMPERATURE };
+  }
+  let quantity = base;
+  for (const { unit, power } of scaled.units) {
+    const one: Quantity = { value: unitValue(unit), dimension: unit.dimension };
+    const powered = power === 1 ? one : raise(one, { value: makeRational(power), dimension: PLAIN }, scaled, scaled);
+    if (unit.dimension === TEMPERATURE) return refuse('kind.temperature', scaled, {});
+    quantity = multiplyQuantities(quantity, powered, scaled);
+  }
+  return quantity;
+}
+
+function binaryOf(expr: Binary, source: string, scope: Scope): Quantity {
+  const left = quantityOf(expr.left, source, scope);
+  const right = quantityOf(expr.right, source, scope);
+  switch (expr.operator) {
+    case 'add':
+    case 'subtract': {
+      if (left.dimension !== right.dimension) return refuseUnlike(expr, left, right, source);
+      if (left.dimension === TEMPERATURE) return refuse('kind.temperature', expr, {});
+      const value = expr.operator === 'add' ? addValue(left.value, right.value) : subtractValue(left.value, right.value);
+      return { value: checkSize(value, expr), dimension: left.dimension };
+    }
+    case 'multiply':
+    case 'of':
+      return multiplyQuantities(left, right, expr);
+    case 'divide':
+      return divideQuantities(left, right, expr, expr.right);
+    default:
+      return assertNever(expr.operator);
+  }
+}
+
+/** A length and a plain number: the number in inches, feet or millimetres mends it. Other unlike kinds are named. */
+function refuseUnlike(expr: Binary, left: Quantity, right: Quantity, source: string): never {
+  const names = { left: kindOf(left.dimension), right: kindOf(right.dimension) };
+  const plain = left.dimension === PLAIN ? expr.left : right.dimension === PLAIN ? expr.right : undefined;
+  if (plain === undefined) return refuse('kind.add', expr, names);
+  const other = plain === expr.left ? right : left;
+  return refuse('kind.add_plain', plain, names, other.dimension === LENGTH ? unitFixes(plain, source) : []);
+}
+
+function unitFixes(plain: Expr, source: string): readonly Fix[] {
+  const text = source.slice(plain.start, plain.end);
+  const written = plain.kind === 'number' || (text.startsWith('(') && text.endsWith(')')) ? text : `(${text})`;
+  return [
+    { mark: '"', label: `${text}″` },
+    { mark: "'", label: `${text}′` },
+    { mark: ' mm', label: `${text} mm` },
+  ].map(({ mark, label }) => ({ label, entry: `${source.slice(0, plain.start)}${written}${mark}${source.slice(plain.end)}` }));
+}
+
+function percentStepOf(expr: PercentStep, source: string, scope: Scope): Quantity {
+  const left = quantityOf(expr.left, source, scope);
+  if (left.dimension === TEMPERATURE) return refuse('kind.temperature', expr, {});
+  const part = quantityOf(expr.percent, source, scope);
+  const factor: Value = expr.operator === 'add' ? addValue(ONE, part.value) : subtractValue(ONE, part.value);
+  return { value: checkSize(multiplyValue(left.value, factor), expr), dimension: left.dimension };
+}
+
+function resolved(found: Resolved | undefined, span: Span, line: string): Quantity {
+  if (found === undefined) return refuse('line.unknown', span, { line });
+  return found.ok ? found.quantity : refuse('line.failed', span, { line });
+}
+
+function lastOf(span: Span, scope: Scope): Quantity {
+  const found = scope.last();
+  if (found === undefined) return refuse('last.none', span, {});
+  return found.ok ? found.quantity : refuse('line.failed', span, { line: 'last' });
+}
+
+function markOf(name: string, span: Span, source: string, scope: Scope): Quantity {
+  if (name === 'it') return refuse('percent.of_it', span, {});
+  const found = scope.mark(name.toLowerCase());
+  if (found === undefined) {
+    const near = nearestName(name, scope.names());
+    const fixes = near === undefined ? [] : [{ label: near, entry: `${source.slice(0, span.start)}${near}${source.slice(span.end)}` }];
+    return refuse('name.unknown', span, { name }, fixes);
+  }
+  return found.ok ? found.quantity : refuse('mark.failed', span, { name });
+}
+
+/** A run stands for as many arguments as it has lines. */
+function argumentsOf(expr: Expr, source: string, scope: Scope): readonly Argument[] {
+  if (expr.kind !== 'run') return [{ quantity: quantityOf(expr, source, scope), span: expr }];
+  const { from, to } = expr;
+  const ends = [from, to].filter((number) => scope.line(number) === undefined);
+  if (ends.length > 0) return refuse('line.unknown', expr, { line: `#${ends[0]}` });
+  const lines = scope.run(from, to);
+  if (lines === undefined) return refuse('run.backwards', expr, { from: `#${from}`, to: `#${to}` }, [{ label: `#${to}..#${from}`, entry: `${source.slice(0, expr.start)}#${to}..#${from}${source.slice(expr.end)}` }]);
+  return lines.map((line) => ({ quantity: line.ok ? line.quantity : refuse('line.failed', expr, { line: 'a line of the run' }), span: expr }));
+}
+
+const HOLDS: Readonly<Record<Comparison, (order: -1 | 0 | 1) => boolean>> = {
+  '==': (order) => order === 0,
+  '!=': (order) => order !== 0,
+  '<': (order) => order < 0,
+  '<=': (order) => order <= 0,
+  '>': (order) => order > 0,
+  '>=': (order) => order >= 0,
+};
+
+function compareSides(expr: Compare, source: string, scope: Scope): Outcome {
+  const left = quantityOf(expr.left, source, scope);
+  const right = quantityOf(expr.right, source, scope);
+  if (left.dimension !== right.dimension) return refuse('kind.compare', expr, { left: kindOf(left.dimension), right: kindOf(right.dimension) });
+  const yes = HOLDS[expr.operator](compareValue(left.value, right.value));
+  const difference = { value: subtractValue(left.value, right.value), dimension: left.dimension };
+  return { kind: 'answer', yes, difference };
+}
+

@@ -1,0 +1,69 @@
+import type { Quantity } from '../units/quantity.ts';
+import type { ReadingStyle } from '../reading/style.ts';
+import { addValue, negateValue } from '../number/value.ts';
+import { makeIssue } from '../base/issue.ts';
+import { kindOf } from '../units/dimension.ts';
+import { readOutcome, reckon, type Reckoned } from './reckon.ts';
+import type { Resolved, Scope } from './scope.ts';
+
+/**
+ * Entries worked out one after the other, as a script has them: each may use the lines and marks before it. Lines are
+ * numbered from 1, those in error too. A mark holds what was last kept in it and the postings since.
+ */
+export class Session {
+  readonly #style: ReadingStyle;
+  readonly #lines: Resolved[] = [];
+  readonly #marks = new Map<string, Quantity>();
+  readonly #names = new Map<string, string>();
+
+  constructor(style: ReadingStyle) {
+    this.#style = style;
+  }
+
+  /** Works out the next entry. What it posts to a mark, or keeps, later entries see. */
+  enter(source: string): Reckoned {
+    const reckoned = this.#settle(reckon(source, { scope: this.#scope(), style: this.#style }));
+    const sound = reckoned.issue === undefined && reckoned.outcome?.kind === 'quantity';
+    this.#lines.push(sound && reckoned.outcome?.kind === 'quantity' ? { ok: true, quantity: reckoned.outcome.quantity } : FAILED);
+    return reckoned;
+  }
+
+  /** Applies an assignment: the result of `rail += 2"` is what rail comes to. */
+  #settle(reckoned: Reckoned): Reckoned {
+    const { entry } = reckoned.parsed;
+    const assignment = entry?.assignment;
+    if (entry === undefined || assignment === undefined || reckoned.issue !== undefined || reckoned.outcome?.kind !== 'quantity') return reckoned;
+    const name = assignment.name.toLowerCase();
+    if (assignment.operator === 'keep') {
+      this.#marks.set(name, reckoned.outcome.quantity);
+      this.#names.set(name, assignment.name);
+      return reckoned;
+    }
+    const mark = this.#marks.get(name);
+    const { quantity } = reckoned.outcome;
+    if (mark === undefined) return { ...reckoned, outcome: undefined, reading: undefined, issue: makeIssue('name.unknown', assignment, { name: assignment.name }) };
+    if (mark.dimension !== quantity.dimension) {
+      const names = { left: kindOf(mark.dimension), right: kindOf(quantity.dimension) };
+      return { ...reckoned, outcome: undefined, reading: undefined, issue: makeIssue('kind.add', entry.expr, names) };
+    }
+    const posted = { value: addValue(mark.value, assignment.operator === 'add' ? quantity.value : negateValue(quantity.value)), dimension: mark.dimension };
+    this.#marks.set(name, posted);
+    const read = readOutcome(entry, posted, this.#style);
+    return { ...reckoned, outcome: { kind: 'quantity', quantity: posted }, reading: read.reading, issue: read.issue };
+  }
+
+  #scope(): Scope {
+    return {
+      mark: (name) => {
+        const quantity = this.#marks.get(name);
+        return quantity && { ok: true, quantity };
+      },
+      line: (number) => this.#lines[number - 1],
+      run: (from, to) => (from > to ? undefined : this.#lines.slice(from - 1, to)),
+      last: () => this.#lines[this.#lines.length - 1],
+      names: () => [...this.#names.values()],
+    };
+  }
+}
+
+const FAILED: Resolved = { ok: false };

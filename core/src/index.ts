@@ -1,0 +1,28 @@
+/** The public names of the core, one by one. Other workspaces import this file alone. */
+export { makeIssue, type Fix, type Issue, type IssueCode } from './base/issue.ts';
+export type { Span } from './base/span.ts';
+export { describeIssue, ISSUE_CODES } from './messages.ts';
+export { makeRational, parseRational, rationalToText, type Rational } from './number/rational.ts';
+export type { RoundingDirection } from './number/rounding.ts';
+export { valueToNumber, isExact, equalValue, type Value } from './number/value.ts';
+export { termsOf } from './number/radical.ts';
+export { kindOf, type Dimension, type Kind } from './units/dimension.ts';
+export { quantityIn, type Quantity } from './units/quantity.ts';
+export { UNITS, unitById, type Unit, type UnitId } from './units/unit-table.ts';
+export { scan, tokensOf } from './notation/scanner.ts';
+export { parse, isTaken, type Parsed } from './notation/parser.ts';
+export type { Alternative } from './notation/cursor.ts';
+export { printEntry } from './notation/printer.ts';
+export { FUNCTIONS, type FunctionName } from './notation/functions.ts';
+export { LIMITS } from './notation/operators.ts';
+export { evaluate, type Outcome } from './evaluate/evaluate.ts';
+export { EMPTY_SCOPE, type Resolved, type Scope } from './evaluate/scope.ts';
+export { reckon, readOutcome, type Reckoned } from './evaluate/reckon.ts';
+export { Session } from './evaluate/session.ts';
+export { Slate, type WorkedLine } from './slate/slate.ts';
+export type { LineResult, SlateLine } from './slate/node.ts';
+export { bindLast } from './slate/bind-last.ts';
+export { referencesOf } from './slate/references.ts';
+export { fromStored, storedIds, toStored } from './slate/stored-references.ts';
+export { readQuantity, roundingCost, isQuietCost, shownValue, type Reading } from './reading/read-quantity.ts';
+export { DEFAULT_STYLE, LENGTH_STYLES, type LengthStyle, type ReadingForm, type ReadingStyle } from './reading/style.ts';

@@ -1,0 +1,162 @@
+import type { Span } from '../base/span.ts';
+import type { Rational } from '../number/rational.ts';
+import type { Unit } from '../units/unit-table.ts';
+import type { FunctionName } from './functions.ts';
+import type { BinaryOperator, Comparison } from './operators.ts';
+
+/** A typed number. `whole`, `num` and `den` keep a fraction as it was typed (6/32 stays 6/32); den is 0 for any other form. */
+export interface NumberLiteral extends Span {
+  readonly kind: 'number';
+  readonly value: Rational;
+  readonly whole: number | bigint;
+  readonly num: number | bigint;
+  readonly den: number | bigint;
+}
+
+/** One unit to a whole power, as in sq ft, m³ or the h of km/h (power -1). */
+export interface UnitPower {
+  readonly unit: Unit;
+  readonly power: number;
+}
+
+/** 9 ft, or the 7 1/4 in that follows it. */
+export interface MeasurePart {
+  readonly amount: NumberLiteral;
+  readonly unit: Unit;
+}
+
+/** One or more parts of one family, from the larger unit to the smaller: 9' 7 1/4", 2 m 40 cm, 30° 15'. */
+export interface Measure extends Span {
+  readonly kind: 'measure';
+  readonly parts: readonly MeasurePart[];
+}
+
+/** A value times units that do not join: 32 sq ft, 60 km/h, 4.20 $/m, (3/8)". */
+export interface Scaled extends Span {
+  readonly kind: 'scaled';
+  readonly operand: Expr;
+  readonly units: readonly UnitPower[];
+}
+
+/** 6:12 or 6 in 12. */
+export interface SlopeLiteral extends Span {
+  readonly kind: 'slope';
+  readonly rise: NumberLiteral;
+  readonly run: NumberLiteral;
+}
+
+export interface Percent extends Span {
+  readonly kind: 'percent';
+  readonly operand: Expr;
+}
+
+export interface Constant extends Span {
+  readonly kind: 'constant';
+  readonly name: 'pi';
+}
+
+export interface MarkReference extends Span {
+  readonly kind: 'mark';
+  /** As typed; case does not matter. */
+  readonly name: string;
+}
+
+export interface LineReference extends Span {
+  readonly kind: 'line';
+  readonly number: number;
+}
+
+/** A run of lines as they stand on the slate, an argument of sum, mean, min and max. */
+export interface LineRun extends Span {
+  readonly kind: 'run';
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The last result. */
+export interface LastReference extends Span {
+  readonly kind: 'last';
+}
+
+export interface Signed extends Span {
+  readonly kind: 'signed';
+  readonly operand: Expr;
+}
+
+export interface Binary extends Span {
+  readonly kind: 'binary';
+  readonly operator: BinaryOperator;
+  readonly left: Expr;
+  readonly right: Expr;
+}
+
+/** 8' + 10%: the sum so far and a part of it. */
+export interface PercentStep extends Span {
+  readonly kind: 'percentStep';
+  readonly operator: 'add' | 'subtract';
+  readonly left: Expr;
+  readonly percent: Percent;
+}
+
+export interface Power extends Span {
+  readonly kind: 'power';
+  readonly base: Expr;
+  readonly exponent: Expr;
+}
+
+export interface Call extends Span {
+  readonly kind: 'call';
+  readonly name: FunctionName;
+  readonly args: readonly Expr[];
+}
+
+export interface Compare extends Span {
+  readonly kind: 'compare';
+  readonly operator: Comparison;
+  readonly left: Expr;
+  readonly right: Expr;
+}
+
+export type Expr =
+  | NumberLiteral
+  | Measure
+  | Scaled
+  | SlopeLiteral
+  | Percent
+  | Constant
+  | MarkReference
+  | LineReference
+  | LineRun
+  | LastReference
+  | Signed
+  | Binary
+  | PercentStep
+  | Power
+  | Call
+  | Compare;
+
+/** What follows `to`: how this line reads, and nothing else about it. */
+export interface Directive extends Span {
+  readonly direction: 'up' | 'down' | 'nearest' | undefined;
+  readonly target: DirectiveTarget;
+}
+
+export type DirectiveTarget =
+  | { readonly kind: 'units'; readonly units: readonly UnitPower[] }
+  | { readonly kind: 'form'; readonly form: 'ft-in' | 'in-dec' | 'slope' | 'degrees' | 'degrees-minutes' | 'mixed' }
+  | { readonly kind: 'step'; readonly amount: NumberLiteral; readonly unit: Unit | undefined }
+  | { readonly kind: 'decimals'; readonly count: number };
+
+/** `rail = …` keeps, `rail += …` and `rail -= …` post. */
+export interface Assignment extends Span {
+  readonly name: string;
+  readonly operator: 'keep' | 'add' | 'subtract';
+}
+
+/** One whole entry. */
+export interface Entry {
+  readonly label: string | undefined;
+  readonly assignment: Assignment | undefined;
+  readonly expr: Expr;
+  readonly directives: readonly Directive[];
+}

@@ -1,0 +1,120 @@
+import { makeIssue, type Fix, type Issue, type IssueCode, type IssueFields } from '../base/issue.ts';
+import type { Span } from '../base/span.ts';
+import { LIMITS } from './operators.ts';
+import * as T from './token.ts';
+
+/** Thrown by the parser to itself once the first issue is recorded; `parse` catches it. */
+export const STOP = Symbol('parser stops');
+
+/** Another way to read the entry, offered beside the one that was taken. */
+export interface Alternative extends Span {
+  /** What was taken, in a few words. */
+  readonly taken: string;
+  readonly label: string;
+  readonly entry: string;
+}
+
+/** Where the parser stands in the tokens of one entry, and what it has to say so far. */
+export class Cursor {
+  readonly table: T.TokenTable;
+  readonly source: string;
+  index = 0;
+  /** Kind of the token at `index`. */
+  kind: T.TokenKind;
+  depth = 0;
+  /** Index of the token behind a plain number or a closing bracket: only there is multiplication implied. */
+  multiplierEnd = -1;
+  /** Closing brackets that are still to come. */
+  ghost = '';
+  unfinished = false;
+  readonly issues: Issue[] = [];
+  readonly alternatives: Alternative[] = [];
+
+  constructor(table: T.TokenTable) {
+    this.table = table;
+    this.source = table.source;
+    this.kind = table.kinds[0] as number;
+  }
+
+  advance(): void {
+    this.index += 1;
+    this.kind = this.table.kinds[this.index] as number;
+  }
+
+  moveTo(index: number): void {
+    this.index = index;
+    this.kind = this.table.kinds[index] as number;
+  }
+
+  /** As comparing `kind`, behind a move that the type checker does not see. */
+  is(kind: T.TokenKind): boolean {
+    return this.kind === kind;
+  }
+
+  kindAt(index: number): T.TokenKind {
+    return index < this.table.kinds.length ? (this.table.kinds[index] as number) : T.END;
+  }
+
+  /** Start of the token at `index`. */
+  start(index: number = this.index): number {
+    return this.table.starts[index] as number;
+  }
+
+  end(index: number = this.index): number {
+    return this.table.ends[index] as number;
+  }
+
+  /** End of the token before the current one. */
+  lastEnd(): number {
+    return this.index === 0 ? 0 : (this.table.ends[this.index - 1] as number);
+  }
+
+  text(index: number = this.index): string {
+    return this.source.slice(this.start(index), this.end(index));
+  }
+
+  /** The token's word in lower case, the point of an abbreviation left out. */
+  word(index: number = this.index): string {
+    const word = this.text(index).toLowerCase();
+    return word.charCodeAt(word.length - 1) === 0x2e ? word.slice(0, -1) : word;
+  }
+
+  /** No white space between the token at `index` and the one before it. */
+  tight(index: number): boolean {
+    return index > 0 && this.table.starts[index] === this.table.ends[index - 1];
+  }
+
+  enter(): void {
+    this.depth += 1;
+    if (this.depth > LIMITS.depth) this.refuse('entry.too_deep', this.spanOfToken(), { limit: `${LIMITS.depth}` });
+  }
+
+  leave(): void {
+    this.depth -= 1;
+  }
+
+  spanOfToken(index: number = this.index): Span {
+    return { start: this.start(index), end: this.end(index) };
+  }
+
+  /** Records the issue that ends the reading of this entry. */
+  refuse<C extends IssueCode>(code: C, span: Span, fields: IssueFields[C], fixes: readonly Fix[] = []): never {
+    this.issues.push(makeIssue(code, span, fields, fixes));
+    // eslint-disable-next-line @typescript-eslint/only-throw-error -- a private signal, caught in parse(); an Error would cost a stack trace
+    throw STOP;
+  }
+
+  /** Records that the entry stops short, and lets the reading go on with what there is. `keepUntil` is where the sound part ends. */
+  stopsShort(expected: string, keepUntil: number): void {
+    this.unfinished = true;
+    const kept = this.source.slice(0, keepUntil).trimEnd();
+    const dropped = this.source.slice(keepUntil).trim();
+    const fixes = kept === '' || dropped === '' ? [] : [{ label: `Leave out ${dropped}`, entry: `${kept}${this.ghost}` }];
+    this.issues.push(makeIssue('entry.unfinished', { start: this.source.trimEnd().length, end: this.source.length }, { expected }, fixes));
+  }
+
+  /** The whole entry with the stretch from `start` to `end` written differently. */
+  rewritten(start: number, end: number, text: string): string {
+    return `${this.source.slice(0, start)}${text}${this.source.slice(end)}`;
+  }
+}

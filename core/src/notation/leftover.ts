@@ -1,0 +1,69 @@
+import type { Fix } from '../base/issue.ts';
+import type { Cursor } from './cursor.ts';
+import * as T from './token.ts';
+import { startsUnit } from './unit-reader.ts';
+
+/** Says what is wrong with the token at the cursor, which stands where an operator or the end was due. */
+export function refuseRest(c: Cursor): never {
+  const span = c.spanOfToken();
+  const symbol = c.text();
+  const leaveOut: Fix = { label: `Leave out ${symbol}`, entry: c.rewritten(span.start, span.end, '').trim() };
+  switch (c.kind) {
+    case T.CLOSE:
+      return c.refuse('bracket.unopened', span, {}, [leaveOut, { label: 'Open it at the start', entry: `(${c.source}` }]);
+    case T.COMMA:
+      return c.refuse('comma.unexpected', span, {}, [
+        { label: 'A decimal point', entry: c.rewritten(span.start, span.end, '.') },
+        { label: 'Plus', entry: c.rewritten(span.start, span.end, ' +') },
+      ]);
+    case T.EQUALS:
+      return c.refuse('equals.unexpected', span, {}, [{ label: 'Are they equal?', entry: c.rewritten(span.start, span.end, ' == ').replace(/ {2,}/g, ' ') }]);
+    case T.UNKNOWN:
+      return c.refuse('character.unknown', span, { character: symbol }, [leaveOut]);
+    case T.INTEGER:
+    case T.DECIMAL:
+    case T.FRACTION:
+    case T.LINE:
+    case T.OPEN:
+    case T.ROOT:
+    case T.PI:
+    case T.CURRENCY:
+      return refuseSideBySide(c);
+    case T.WORD:
+      return refuseWord(c, leaveOut);
+    case T.FOOT_MARK:
+    case T.INCH_MARK:
+    case T.DEGREE:
+      return c.refuse('unit.without_number', span, { unit: symbol }, [leaveOut]);
+    default:
+      return c.refuse('symbol.unexpected', span, { symbol }, [leaveOut]);
+  }
+}
+
+function refuseWord(c: Cursor, leaveOut: Fix): never {
+  const word = c.word();
+  if (word === 'to' || word === 'in' || word === 'up' || word === 'down' || word === 'of' || word === 'it' || word === 'per')
+    return c.refuse('symbol.unexpected', c.spanOfToken(), { symbol: c.text() }, [leaveOut]);
+  if (startsUnit(c, c.index)) {
+    const read: Fix = { label: `Read it in ${c.text()}`, entry: c.rewritten(c.start(), c.start(), 'to ') };
+    return c.refuse('unit.without_number', c.spanOfToken(), { unit: c.text() }, [read, leaveOut]);
+  }
+  return refuseSideBySide(c);
+}
+
+/** Two values with nothing between them. */
+function refuseSideBySide(c: Cursor): never {
+  const gap = c.lastEnd();
+  const start = c.start();
+  const joined = (operator: string) => c.rewritten(gap, start, ` ${operator} `);
+  return c.refuse(
+    'entry.side_by_side',
+    { start, end: c.end() },
+    { left: c.source.slice(c.start(c.index - 1), gap), right: c.text() },
+    [
+      { label: 'Add', entry: joined('+') },
+      { label: 'Multiply', entry: joined('×') },
+      { label: 'Subtract', entry: joined('−') },
+    ],
+  );
+}

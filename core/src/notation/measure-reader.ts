@@ -1,0 +1,316 @@
+import { makeRational, wholeNumber, type Rational } from '../number/rational.ts';
+import { TEMPERATURE } from '../units/dimension.ts';
+import { unitById, type Unit } from '../units/unit-table.ts';
+import type { Expr, Measure, MeasurePart, NumberLiteral, Scaled, SlopeLiteral, UnitPower } from './ast.ts';
+import type { Cursor } from './cursor.ts';
+import * as T from './token.ts';
+import { FOOT, INCH, MONEY_UNIT, readFurtherUnits, readRate, readUnit, startsUnit } from './unit-reader.ts';
+
+const CENTIMETRE = unitById('cm');
+const MILLIMETRE = unitById('mm');
+/** A decimal exponent past this is beyond the limit on the size of values. */
+const EXPONENT_LIMIT = 4932;
+const TENS = Array.from({ length: 16 }, (_, power) => 10 ** power);
+
+export function isNumberStart(kind: T.TokenKind): boolean {
+  return kind === T.INTEGER || kind === T.DECIMAL || kind === T.FRACTION;
+}
+
+/** The digits of a token that did not fit its column, read from the text. */
+function bigDigits(text: string): bigint {
+  return BigInt(text.normalize('NFKC').replace(/[^0-9]/g, ''));
+}
+
+function decimalValue(c: Cursor, index: number): Rational {
+  const mantissa = c.table.values[index] as number;
+  const decimals = c.table.extras[index] as number;
+  if (Math.abs(decimals) > EXPONENT_LIMIT) c.refuse('number.too_large', c.spanOfToken(index), {});
+  if (mantissa !== -1 && decimals >= 0 && decimals <= 15) return makeRational(mantissa, TENS[decimals] as number);
+  const digits = mantissa === -1 ? bigDigits(c.text(index).split(/[eE]/)[0] as string) : BigInt(mantissa);
+  return decimals >= 0 ? makeRational(digits, 10n ** BigInt(decimals)) : makeRational(digits * 10n ** BigInt(-decimals));
+}
+
+function wholeOf(c: Cursor, index: number): number | bigint {
+  const value = c.table.values[index] as number;
+  return value === -1 ? bigDigits(c.text(index)) : value;
+}
+
+interface FractionParts {
+  readonly num: number | bigint;
+  readonly den: number | bigint;
+}
+
+function fractionAt(c: Cursor, index: number): FractionParts {
+  let num: number | bigint = c.table.values[index] as number;
+  let den: number | bigint = c.table.extras[index] as number;
+  if (num === -1 || den === -1) {
+    const [numText, denText] = c.text(index).split(/[/\u2044]/) as [string, string];
+    num = bigDigits(numText);
+    den = bigDigits(denText);
+  }
+  if (den === 0 || den === 0n) c.refuse('number.zero_denominator', c.spanOfToken(index), {});
+  return { num, den };
+}
+
+function isProper(c: Cursor, index: number): boolean {
+  const { num, den } = fractionAt(c, index);
+  return num < den;
+}
+
+function mixedLiteral(start: number, end: number, whole: number | bigint, { num, den }: FractionParts): NumberLiteral {
+  const value =
+    typeof whole === 'number' && typeof num === 'number' && typeof den === 'number' && whole < 1e9 && den < 1e6
+      ? makeRational(whole * den + num, den)
+      : makeRational(BigInt(whole) * BigInt(den) + BigInt(num), BigInt(den));
+  return { kind: 'number', start, end, value, whole, num, den };
+}
+
+/**
+ * Reads one number at the cursor, a mixed one too (4 3/8, 4⅜, and 4-3/8 where a unit follows), and moves past it.
+ * The cursor stands on a number.
+ */
+export function readNumber(c: Cursor): NumberLiteral {
+  const first = c.index;
+  const start = c.start(first);
+  if (c.kind === T.FRACTION) {
+    const parts = fractionAt(c, first);
+    const end = c.end(first);
+    c.advance();
+    return { kind: 'number', start, end, value: makeRational(parts.num, parts.den), whole: 0, num: parts.num, den: parts.den };
+  }
+  if (c.kind === T.DECIMAL) {
+    const value = decimalValue(c, first);
+    const end = c.end(first);
+    c.advance();
+    return { kind: 'number', start, end, value, whole: 0, num: 0, den: 0 };
+  }
+  c.advance();
+  const whole = wholeOf(c, first);
+  if (c.kind === T.FRACTION && isProper(c, c.index)) {
+    const at = c.index;
+    c.advance();
+    return mixedLiteral(start, c.end(at), whole, fractionAt(c, at));
+  }
+  if (c.kind === T.HYPHEN && joinsFraction(c, c.index)) {
+    const at = c.index + 1;
+    c.moveTo(at + 1);
+    return mixedLiteral(start, c.end(at), whole, fractionAt(c, at));
+  }
+  const value = typeof whole === 'number' ? wholeNumber(whole) : makeRational(whole);
+  return { kind: 'number', start, end: c.end(first), value, whole, num: 0, den: 0 };
+}
+
+/** 4-3/8": the hyphen at `index`, tight on both sides, joins a whole number to a proper fraction that carries a length unit. */
+function joinsFraction(c: Cursor, index: number): boolean {
+  return (
+    c.kindAt(index + 1) === T.FRACTION &&
+    c.tight(index) &&
+    c.tight(index + 1) &&
+    isProper(c, index + 1) &&
+    startsUnit(c, index + 2) &&
+    c.kindAt(index + 2) !== T.CURRENCY
+  );
+}
+
+function isWholeLiteral(literal: NumberLiteral): boolean {
+  return literal.den === 0 && literal.value.den === 1;
+}
+
+/** A number behind which nothing multiplies or scales it, so that it can be the bare inches of 9' 7. */
+function standsAlone(c: Cursor): boolean {
+  return c.kind !== T.PERCENT && c.kind !== T.COLON;
+}
+
+/** As `standsAlone`, and no name, bracket, root or unit follows: what 9'-7 asks before it joins. */
+function endsMeasure(c: Cursor): boolean {
+  if (c.kind === T.WORD) {
+    const word = c.word();
+    return word === 'to' || word === 'of' || word === 'in' || word === 'up' || word === 'down';
+  }
+  return standsAlone(c) && c.kind !== T.OPEN && c.kind !== T.ROOT && c.kind !== T.PI && c.kind !== T.CURRENCY && c.kind !== T.DEGREE;
+}
+
+/** 9'-7 1/4", 9'-7, 16'-4-3/8": the hyphen at the cursor joins whole feet to whole inches under 12, if it does. */
+function readJoinedInches(c: Cursor, feet: NumberLiteral): MeasurePart | undefined {
+  const hyphen = c.index;
+  if (c.kindAt(hyphen + 1) !== T.INTEGER || !c.tight(hyphen) || !c.tight(hyphen + 1) || !isWholeLiteral(feet)) return undefined;
+  if ((c.table.values[hyphen + 1] as number) >= 12 || c.table.values[hyphen + 1] === -1) return undefined;
+  c.advance();
+  const amount = readNumber(c);
+  const behind = c.index;
+  const unit = startsUnit(c, behind) ? readUnit(c, () => false) : undefined;
+  const joins = unit ? unit.unit === INCH && unit.power === 1 : endsMeasure(c);
+  if (!joins) {
+    c.moveTo(hyphen);
+    return undefined;
+  }
+  c.alternatives.push({
+    start: c.start(hyphen),
+    end: c.end(hyphen),
+    taken: 'The hyphen joins feet and inches',
+    label: 'Subtract instead',
+    entry: c.rewritten(c.start(hyphen), c.end(hyphen), ' − '),
+  });
+  return { amount, unit: INCH };
+}
+
+const ARC_MINUTE = unitById('arcmin');
+const ARC_SECOND = unitById('arcsec');
+/** What a mark or word means behind degrees: minutes and seconds of arc. */
+const BEHIND_DEGREES: ReadonlyMap<Unit, Unit> = new Map([
+  [FOOT, ARC_MINUTE],
+  [INCH, ARC_SECOND],
+  [unitById('min'), ARC_MINUTE],
+  [unitById('s'), ARC_SECOND],
+]);
+
+function partUnit(unit: Unit, previous: Unit): Unit {
+  return previous.family === 'degree' ? (BEHIND_DEGREES.get(unit) ?? unit) : unit;
+}
+
+function descends(from: Unit, to: Unit): boolean {
+  return from.family !== undefined && from.family === to.family && (to.rank as number) < (from.rank as number);
+}
+
+/** Reads the next part of a measure whose last part is `previous`; undefined, and nothing consumed, when there is none. */
+function readNextPart(c: Cursor, previous: MeasurePart): MeasurePart | undefined {
+  if (c.kind === T.HYPHEN) return previous.unit === FOOT ? readJoinedInches(c, previous.amount) : undefined;
+  if (!isNumberStart(c.kind)) return undefined;
+  const first = c.index;
+  const isFraction = c.kind === T.FRACTION;
+  const isInteger = c.kind === T.INTEGER;
+  const amount = readNumber(c);
+  if (startsUnit(c, c.index)) {
+    const mark = readUnit(c, (cursor, unit) => !partFollows(cursor, unit));
+    const unit = mark ? partUnit(mark.unit, previous.unit) : undefined;
+    if (unit && mark?.power === 1 && descends(previous.unit, unit)) return { amount, unit };
+  } else if (standsAlone(c)) {
+    if (previous.unit === FOOT && !isTightInteger(c, first)) return { amount, unit: INCH };
+    if (previous.unit.id === 'm' && isInteger && amount.den === 0) {
+      const digits = c.end(first) - c.start(first);
+      if (digits === 2) return { amount, unit: CENTIMETRE };
+      if (digits === 3) return { amount, unit: MILLIMETRE };
+    }
+    if (previous.unit === INCH && isFraction && previous.amount.den === 0 && amount.num < amount.den) return { amount, unit: INCH };
+  }
+  c.moveTo(first);
+  return undefined;
+}
+
+/** A whole number tight behind a unit word was weighed as its power already; behind a prime it is inches. */
+function isTightInteger(c: Cursor, index: number): boolean {
+  return c.kindAt(index) === T.INTEGER && c.tight(index) && c.kindAt(index - 1) === T.WORD && /^[23]$/.test(c.text(index));
+}
+
+/** Whether the number at the cursor begins a further part below `unit`: the 2 of 9ft2in does, the 2 of 9ft2 does not. */
+function partFollows(c: Cursor, unit: Unit): boolean {
+  const first = c.index;
+  readNumber(c);
+  const mark = startsUnit(c, c.index) ? readUnit(c, () => true) : undefined;
+  const follows = mark !== undefined && mark.power === 1 && descends(unit, mark.unit);
+  c.moveTo(first);
+  return follows;
+}
+
+/** 7" 1/4 is one amount of inches. */
+function joinParts(parts: readonly MeasurePart[], next: MeasurePart): readonly MeasurePart[] {
+  const last = parts[parts.length - 1] as MeasurePart;
+  if (last.unit !== next.unit) return [...parts, next];
+  const amount = mixedLiteral(last.amount.start, next.amount.end, last.amount.whole, { num: next.amount.num, den: next.amount.den });
+  return [...parts.slice(0, -1), { amount, unit: last.unit }];
+}
+
+/** 6:12 or 6 in 12: the run of a slope whose rise has just been read; undefined, and nothing consumed, when there is none. */
+function readRun(c: Cursor): NumberLiteral | undefined {
+  const first = c.index;
+  if (c.kind === T.COLON && c.tight(first) && c.tight(first + 1) && isNumberStart(c.kindAt(first + 1))) {
+    c.advance();
+    return readNumber(c);
+  }
+  if (c.kind === T.WORD && c.word() === 'in') {
+    const next = c.kindAt(first + 1);
+    if (next === T.INTEGER || next === T.DECIMAL) {
+      c.advance();
+      const run = readNumber(c);
+      if (!startsUnit(c, c.index) && standsAlone(c)) return run;
+      c.moveTo(first);
+    }
+  }
+  return undefined;
+}
+
+/**
+ * Reads whatever begins with a number at the cursor: a plain number, a measure, a slope, a quantity with units. Leaves
+ * `multiplierEnd` behind a plain number, where multiplication may be implied.
+ */
+export function readNumberOrMeasure(c: Cursor): Expr {
+  const amount = readNumber(c);
+  if (c.kind === T.COLON || c.kind === T.WORD) {
+    const run = readRun(c);
+    if (run) {
+      if (run.value.num === 0) c.refuse('number.zero_denominator', run, {});
+      return { kind: 'slope', start: amount.start, end: run.end, rise: amount, run } satisfies SlopeLiteral;
+    }
+    const rate = readRate(c);
+    if (rate) return scaled(c, amount, rate);
+  }
+  const mark = readUnit(c, (cursor, unit) => !partFollows(cursor, unit));
+  if (mark === undefined) {
+    // 5/m: units that only divide.
+    const units = c.kind === T.SLASH ? readFurtherUnits(c, []) : [];
+    if (units.length > 0) return scaled(c, amount, units);
+    c.multiplierEnd = c.index;
+    return amount;
+  }
+  if (mark.power !== 1 || mark.unit === MONEY_UNIT) {
+    return mark.unit === MONEY_UNIT ? moneyOf(c, amount, amount.start) : scaled(c, amount, readFurtherUnits(c, [mark]));
+  }
+  let parts: readonly MeasurePart[] = [{ amount, unit: mark.unit }];
+  if (mark.unit.family !== undefined) {
+    for (let last = parts[0] as MeasurePart; ; ) {
+      const next = readNextPart(c, last);
+      if (next === undefined) break;
+      parts = joinParts(parts, next);
+      last = parts[parts.length - 1] as MeasurePart;
+    }
+  }
+  if (c.kind === T.SLASH || c.kind === T.TIMES || c.kind === T.WORD) {
+    const units = readFurtherUnits(c, [mark]);
+    if (units.length > 1)
+      return parts.length === 1 && mark.unit.dimension !== TEMPERATURE
+        ? scaled(c, amount, units)
+        : scaled(c, measure(c, amount.start, parts), units.slice(1));
+  }
+  return measure(c, amount.start, parts);
+}
+
+function measure(c: Cursor, start: number, parts: readonly MeasurePart[]): Measure {
+  return { kind: 'measure', start, end: c.lastEnd(), parts };
+}
+
+function scaled(c: Cursor, operand: Expr, units: readonly UnitPower[]): Scaled {
+  return { kind: 'scaled', start: operand.start, end: c.lastEnd(), operand, units };
+}
+
+/** An amount of money, alone or per unit. The currency sign has been read. */
+export function moneyOf(c: Cursor, amount: NumberLiteral, start: number): Expr {
+  const units = readFurtherUnits(c, [{ unit: MONEY_UNIT, power: 1 }]);
+  if (units.length > 1) return { kind: 'scaled', start, end: c.lastEnd(), operand: amount, units };
+  return { kind: 'measure', start, end: c.lastEnd(), parts: [{ amount, unit: MONEY_UNIT }] };
+}
+
+/**
+ * Units behind a closing bracket or π: (3/8)", (4 + 2) ft, (8 ft²)/h. Undefined when none follow. A number in brackets
+ * with one unit is the same measure as without them.
+ */
+export function readUnitsBehind(c: Cursor, operand: Expr): Expr | undefined {
+  const rate = readRate(c);
+  if (rate) return scaled(c, operand, rate);
+  if (c.kind === T.WORD && c.word() === 'in' && c.kindAt(c.index + 1) === T.WORD && startsUnit(c, c.index + 1)) return undefined;
+  if (c.kind === T.CURRENCY && isNumberStart(c.kindAt(c.index + 1))) return undefined;
+  const mark = readUnit(c, () => true);
+  const units = readFurtherUnits(c, mark === undefined ? [] : [mark]);
+  if (units.length === 0) return undefined;
+  if (operand.kind === 'number' && units.length === 1 && mark?.power === 1) return measure(c, operand.start, [{ amount: operand, unit: mark.unit }]);
+  return scaled(c, operand, units);
+}

@@ -1,0 +1,39 @@
+/**
+ * What binds tighter, in one place: the parser climbs by these levels and the printer puts brackets by them.
+ * Fractions and compound lengths bind tighter than all of them; `to` binds loosest and ends the entry.
+ */
+export const LEVEL = {
+  compare: 1,
+  sum: 2,
+  product: 3,
+  sign: 4,
+  power: 5,
+  operand: 6,
+} as const;
+
+export type BinaryOperator = 'add' | 'subtract' | 'multiply' | 'divide' | 'of';
+export type Comparison = '==' | '!=' | '<' | '<=' | '>' | '>=';
+
+/** Every binary operator takes its left side first (12 / 2 / 3 is 2); powers alone group from the right. */
+export const BINARY_OPERATORS: Readonly<Record<BinaryOperator, { readonly level: number; readonly written: string; readonly plain: string }>> = {
+  add: { level: LEVEL.sum, written: '+', plain: '+' },
+  subtract: { level: LEVEL.sum, written: '−', plain: '-' },
+  multiply: { level: LEVEL.product, written: '×', plain: '*' },
+  divide: { level: LEVEL.product, written: '÷', plain: '/' },
+  of: { level: LEVEL.product, written: 'of', plain: 'of' },
+};
+
+export const COMPARISONS: Readonly<Record<string, Comparison>> = {
+  '==': '==',
+  '!=': '!=',
+  '≠': '!=',
+  '<': '<',
+  '<=': '<=',
+  '≤': '<=',
+  '>': '>',
+  '>=': '>=',
+  '≥': '>=',
+};
+
+/** Limits of one entry, so that no text, whatever its bytes, runs on or runs away. */
+export const LIMITS = { characters: 500, depth: 64, power: 64, bits: 16384 } as const;

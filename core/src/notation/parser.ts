@@ -1,0 +1,510 @@
+import type { Fix, Issue } from '../base/issue.ts';
+import type { Span } from '../base/span.ts';
+import { makeIssue } from '../base/issue.ts';
+import { wholeNumber } from '../number/rational.ts';
+import type { Assignment, Binary, Compare, Directive, Entry, Expr, LineRun, Percent } from './ast.ts';
+import { Cursor, STOP, type Alternative } from './cursor.ts';
+import { readDirectives } from './directive-reader.ts';
+import { functionInfo, isFunctionName, RESERVED_WORDS, type FunctionName } from './functions.ts';
+import { isNumberStart, moneyOf, readNumber, readNumberOrMeasure, readUnitsBehind } from './measure-reader.ts';
+import { BINARY_OPERATORS, COMPARISONS, LEVEL, LIMITS, type BinaryOperator } from './operators.ts';
+import { scan, type ScanOptions } from './scanner.ts';
+import { refuseRest } from './leftover.ts';
+import * as T from './token.ts';
+import { isUnitWord } from './unit-reader.ts';
+
+/** What the reader made of an entry. `entry` is there when anything could be understood; `issues` is empty when all of it was. */
+export interface Parsed {
+  readonly source: string;
+  readonly entry: Entry | undefined;
+  readonly issues: readonly Issue[];
+  /** Only the end is missing: the reading of what is there goes on while more is typed. */
+  readonly unfinished: boolean;
+  /** Closing brackets taken as read. */
+  readonly ghost: string;
+  readonly alternatives: readonly Alternative[];
+}
+
+/**
+ * Reads an entry into a tree. Never throws, whatever the text; long or deep entries are an issue.
+ * @example parse('9\'-7 1/4"').issues.length // => 0
+ */
+export function parse(source: string, options: ScanOptions = {}): Parsed {
+  if (source.length > LIMITS.characters) {
+    const span = { start: LIMITS.characters, end: source.length };
+    const issues = [makeIssue('entry.too_long', span, { limit: `${LIMITS.characters}` })];
+    return { source, entry: undefined, issues, unfinished: false, ghost: '', alternatives: [] };
+  }
+  const c = new Cursor(scan(source, options));
+  let entry: Entry | undefined;
+  try {
+    entry = readEntry(c);
+  } catch (signal) {
+    if (signal !== STOP) throw signal;
+  }
+  return { source, entry, issues: c.issues, unfinished: c.unfinished, ghost: c.ghost, alternatives: c.alternatives };
+}
+
+function readEntry(c: Cursor): Entry | undefined {
+  const label = c.source.includes(':') ? readLabel(c) : undefined;
+  const assignment = c.kind === T.WORD ? readAssignment(c) : undefined;
+  const expr = readWhole(c);
+  if (expr === undefined) {
+    if (c.issues.length === 0) {
+      if (c.index === 0) c.refuse('entry.empty', { start: 0, end: 0 }, {});
+      c.stopsShort('a value', 0);
+    }
+    return undefined;
+  }
+  const directives = c.kind === T.WORD ? readDirectives(c) : NO_DIRECTIVES;
+  if (c.kind === T.EQUALS && c.kindAt(c.index + 1) === T.END) c.advance();
+  if (c.kind !== T.END) refuseRest(c);
+  return { label, assignment, expr, directives };
+}
+
+const NO_DIRECTIVES: readonly Directive[] = [];
+
+/** "top rail: …": a label holds a letter and ends at the first colon with a space behind it. */
+function readLabel(c: Cursor): string | undefined {
+  const { source } = c;
+  const colon = source.search(/[:\uff1a](?:\s|$)/u);
+  const first = source.search(/[:\uff1a]/u);
+  if (colon === -1 || colon !== first) return undefined;
+  const label = source.slice(0, colon).trim();
+  if (!/\p{L}/u.test(label)) return undefined;
+  let index = 0;
+  while (c.kindAt(index) !== T.END && c.start(index) <= colon) index += 1;
+  c.moveTo(index);
+  return label;
+}
+
+const ASSIGNMENTS: Readonly<Record<number, Assignment['operator']>> = {
+  [T.EQUALS]: 'keep',
+  [T.PLUS_EQUALS]: 'add',
+  [T.MINUS_EQUALS]: 'subtract',
+};
+
+function readAssignment(c: Cursor): Assignment | undefined {
+  const operator = ASSIGNMENTS[c.kindAt(c.index + 1)];
+  if (operator === undefined) return undefined;
+  // "rail =" alone is a finished entry; Enter was typed as =.
+  if (operator === 'keep' && c.kindAt(c.index + 2) === T.END) return undefined;
+  const span = { start: c.start(), end: c.end(c.index + 1) };
+  const name = c.text();
+  if (isTaken(name)) c.refuse('name.taken', c.spanOfToken(), { name }, [{ label: `Call it ${name}_1`, entry: c.rewritten(c.start(), c.end(), `${name}_1`) }]);
+  c.advance();
+  c.advance();
+  return { ...span, name, operator };
+}
+
+/** Whether a word cannot be the name of a mark: it is a unit, a function, or has a meaning of its own. */
+export function isTaken(name: string): boolean {
+  const word = name.toLowerCase();
+  return RESERVED_WORDS.has(word) || isFunctionName(word) || isUnitWord(word) || word === 'per';
+}
+
+/** A whole expression from the cursor on: the loosest level. Undefined when the entry ends before any value. */
+function readWhole(c: Cursor): Expr | undefined {
+  const left = startsWithOperator(c) ? readOperators(c, lastResult(c), LEVEL.sum) : readBinary(c, LEVEL.sum);
+  if (left === undefined || c.kind !== T.COMPARE) return left;
+  const operator = COMPARISONS[c.text().normalize('NFKC')];
+  if (operator === undefined) return c.refuse('symbol.unexpected', c.spanOfToken(), { symbol: c.text() });
+  const before = c.lastEnd();
+  c.advance();
+  const right = readBinary(c, LEVEL.sum);
+  if (right === undefined) {
+    stopShortAfterOperator(c, before);
+    return left;
+  }
+  return { kind: 'compare', start: left.start, end: right.end, operator, left, right } satisfies Compare;
+}
+
+/** An entry that begins with ×, ÷ or ^ goes on from the last result. */
+function startsWithOperator(c: Cursor): boolean {
+  return c.index === 0 && (c.kind === T.TIMES || c.kind === T.DIVIDE || c.kind === T.SLASH || c.kind === T.CARET);
+}
+
+function lastResult(c: Cursor): Expr {
+  const last: Expr = { kind: 'last', start: c.start(), end: c.start() };
+  return c.kind === T.CARET ? readPower(c, last) : last;
+}
+
+/** Reads one operand and every binary operator at `level` or above behind it. */
+function readBinary(c: Cursor, level: number): Expr | undefined {
+  const left = readSigned(c);
+  return left === undefined ? undefined : readOperators(c, left, level);
+}
+
+/** The operator at the cursor; multiplication is implied from a number or `)` to a name, a bracket, √ or π. */
+function operatorAt(c: Cursor): BinaryOperator | undefined {
+  switch (c.kind) {
+    case T.PLUS:
+      return 'add';
+    case T.MINUS:
+    case T.HYPHEN:
+      return 'subtract';
+    case T.TIMES:
+      return 'multiply';
+    case T.DIVIDE:
+    case T.SLASH:
+      return 'divide';
+    case T.WORD:
+      if (c.word() === 'of') return 'of';
+      return c.index === c.multiplierEnd && startsName(c) ? 'multiply' : undefined;
+    case T.OPEN:
+    case T.ROOT:
+    case T.PI:
+      return c.index === c.multiplierEnd ? 'multiply' : undefined;
+    default:
+      return undefined;
+  }
+}
+
+/** The word at the cursor is a name or a function, and no word that ends the expression. */
+function startsName(c: Cursor): boolean {
+  const word = c.word();
+  if (word === 'up' || word === 'down') return c.kindAt(c.index + 1) === T.OPEN;
+  if (word === 'last' || word === 'pi' || isFunctionName(word)) return true;
+  return !RESERVED_WORDS.has(word) && word !== 'per' && word !== 'nearest' && !isUnitWord(word);
+}
+
+function readOperators(c: Cursor, first: Expr, level: number): Expr {
+  let left = first;
+  for (;;) {
+    const operator = operatorAt(c);
+    if (operator === undefined) return left;
+    const info = BINARY_OPERATORS[operator];
+    if (info.level < level) return left;
+    const before = c.lastEnd();
+    const implied = operator === 'multiply' && c.kind !== T.TIMES;
+    if (!implied) c.advance();
+    const right = readBinary(c, info.level + 1);
+    if (right === undefined) {
+      stopShortAfterOperator(c, before);
+      return left;
+    }
+    if (operator === 'add' || operator === 'subtract') {
+      const percent = stepPercent(c, right);
+      if (percent) {
+        left = { kind: 'percentStep', start: left.start, end: c.lastEnd(), operator, left, percent };
+        continue;
+      }
+    } else if (implied && left.kind === 'binary' && left.operator === 'divide') {
+      offerOtherGrouping(c, left, right);
+    }
+    left = { kind: 'binary', start: left.start, end: right.end, operator, left, right } satisfies Binary;
+  }
+}
+
+function stopShortAfterOperator(c: Cursor, keepUntil: number): void {
+  if (!c.unfinished) c.stopsShort('a value', keepUntil);
+}
+
+/** 10% behind + or −, bare or spelled out as "10% of it", takes the sum so far. In brackets it is a plain number. */
+function stepPercent(c: Cursor, right: Expr): Percent | undefined {
+  if (right.kind === 'percent' && c.kindAt(c.index - 1) === T.PERCENT) return right;
+  return right.kind === 'binary' && right.operator === 'of' && right.left.kind === 'percent' && isIt(right.right) ? right.left : undefined;
+}
+
+function isIt(expr: Expr): boolean {
+  return expr.kind === 'mark' && expr.name === 'it';
+}
+
+/** 24' / 2 joist: read from the left; the other grouping is one touch away. */
+function offerOtherGrouping(c: Cursor, quotient: Binary, right: Expr): void {
+  const start = quotient.right.start;
+  const end = right.end;
+  c.alternatives.push({
+    start,
+    end,
+    taken: 'Divided first, then multiplied',
+    label: 'Multiply first',
+    entry: c.rewritten(start, end, `(${c.source.slice(start, end)})`),
+  });
+}
+
+function readSigned(c: Cursor): Expr | undefined {
+  if (c.kind !== T.HYPHEN && c.kind !== T.MINUS && c.kind !== T.PLUS) {
+    const operand = readOperand(c);
+    return operand !== undefined && (c.kind === T.CARET || c.kind === T.SUPERSCRIPT) ? readPower(c, operand) : operand;
+  }
+  const start = c.start();
+  const negative = c.kind !== T.PLUS;
+  const before = c.lastEnd();
+  c.enter();
+  c.advance();
+  const operand = readSigned(c);
+  c.leave();
+  if (operand === undefined) {
+    if (!c.unfinished && c.issues.length === 0) c.stopsShort('a value', before);
+    return undefined;
+  }
+  if (!negative) return operand;
+  // A temperature below zero is a place on its scale, not the opposite of one.
+  if (operand.kind === 'measure' && operand.parts.length === 1 && isTemperature(operand)) return negativeTemperature(operand, start);
+  return { kind: 'signed', start, end: operand.end, operand };
+}
+
+type MeasureExpr = Extract<Expr, { kind: 'measure' }>;
+
+function isTemperature(measure: MeasureExpr): boolean {
+  const id = measure.parts[0]?.unit.id;
+  return id === 'celsius' || id === 'fahrenheit';
+}
+
+function negativeTemperature(measure: MeasureExpr, start: number): Expr {
+  const [part] = measure.parts as [MeasureExpr['parts'][number]];
+  const { value, whole, num, den } = part.amount;
+  const amount = { ...part.amount, value: { ...value, num: value.num === 0 ? 0 : -value.num }, whole, num, den };
+  return { ...measure, start, parts: [{ ...part, amount }] };
+}
+
+/** ^ and raised digits behind `base`, from the right: 2^3^2 is 2^(3^2). */
+function readPower(c: Cursor, base: Expr): Expr {
+  if (c.kind === T.SUPERSCRIPT) {
+    const value = c.table.values[c.index] as number;
+    const span = c.spanOfToken();
+    if (value === -1) return c.refuse('power.too_large', span, { limit: `${LIMITS.power}` });
+    c.advance();
+    const power: Expr = {
+      kind: 'power',
+      start: base.start,
+      end: span.end,
+      base,
+      exponent: { kind: 'number', ...span, value: wholeNumber(value), whole: value, num: 0, den: 0 },
+    };
+    return c.kind === T.SUPERSCRIPT ? readPower(c, power) : power;
+  }
+  if (c.kind !== T.CARET) return base;
+  const before = c.lastEnd();
+  c.enter();
+  c.advance();
+  const exponent = readSigned(c);
+  c.leave();
+  if (exponent === undefined) {
+    stopShortAfterOperator(c, before);
+    return base;
+  }
+  return { kind: 'power', start: base.start, end: exponent.end, base, exponent };
+}
+
+/** One operand with what is written tight behind it: units, a percent sign. */
+function readOperand(c: Cursor): Expr | undefined {
+  switch (c.kind) {
+    case T.INTEGER:
+    case T.DECIMAL:
+    case T.FRACTION: {
+      const expr = readNumberOrMeasure(c);
+      return c.is(T.PERCENT) && expr.kind === 'number' ? readPercent(c, expr) : expr;
+    }
+    case T.WORD:
+      return readWord(c);
+    case T.OPEN:
+      return readGroup(c);
+    case T.LINE: {
+      const expr: Expr = { kind: 'line', ...c.spanOfToken(), number: c.table.values[c.index] as number };
+      c.advance();
+      return expr;
+    }
+    case T.PI: {
+      const expr: Expr = { kind: 'constant', ...c.spanOfToken(), name: 'pi' };
+      c.advance();
+      return behindValue(c, expr);
+    }
+    case T.ROOT:
+      return readRoot(c);
+    case T.CURRENCY:
+      return readMoney(c);
+    case T.END:
+      return undefined;
+    default:
+      return refuseAsOperand(c);
+  }
+}
+
+function readPercent(c: Cursor, operand: Expr): Expr {
+  c.advance();
+  return { kind: 'percent', start: operand.start, end: c.lastEnd(), operand };
+}
+
+/** Behind a bracket or π: units, a percent sign, or an implied multiplication. */
+function behindValue(c: Cursor, expr: Expr): Expr {
+  if (c.kind === T.PERCENT) return readPercent(c, expr);
+  const scaled = readUnitsBehind(c, expr);
+  if (scaled) return scaled;
+  c.multiplierEnd = c.index;
+  return expr;
+}
+
+function readMoney(c: Cursor): Expr | undefined {
+  const start = c.start();
+  const before = c.lastEnd();
+  c.advance();
+  if (c.kind === T.END) {
+    c.stopsShort('an amount', before);
+    return undefined;
+  }
+  if (!isNumberStart(c.kind)) return c.refuse('unit.without_number', { start, end: start + 1 }, { unit: '$' });
+  return moneyOf(c, readNumber(c), start);
+}
+
+function readRoot(c: Cursor): Expr | undefined {
+  const start = c.start();
+  const before = c.lastEnd();
+  c.enter();
+  c.advance();
+  const operand = readSigned(c);
+  c.leave();
+  if (operand === undefined) {
+    stopShortAfterOperator(c, before);
+    return undefined;
+  }
+  return { kind: 'call', start, end: operand.end, name: 'sqrt', args: [operand] };
+}
+
+function readGroup(c: Cursor): Expr | undefined {
+  const open = c.index;
+  c.enter();
+  c.advance();
+  if (c.kind === T.CLOSE) c.refuse('bracket.empty', { start: c.start(open), end: c.end() }, {}, [without(c, c.start(open), c.end())]);
+  const inner = readWhole(c);
+  c.leave();
+  if (inner === undefined) {
+    if (!c.unfinished && c.issues.length === 0) c.stopsShort('a value', c.start(open));
+    return undefined;
+  }
+  closeBracket(c);
+  return behindValue(c, inner);
+}
+
+/** Takes the closing bracket, or takes it as read at the end of the entry. */
+function closeBracket(c: Cursor): void {
+  if (c.kind === T.CLOSE) c.advance();
+  else if (c.kind === T.END) c.ghost += ')';
+  else refuseRest(c);
+}
+
+function without(c: Cursor, start: number, end: number): Fix {
+  return { label: 'Leave it out', entry: c.rewritten(start, end, '').trim() };
+}
+
+function readWord(c: Cursor): Expr {
+  const word = c.word();
+  const span = c.spanOfToken();
+  if (word === 'last') {
+    c.advance();
+    return { kind: 'last', ...span };
+  }
+  if (word === 'pi') {
+    c.advance();
+    return behindValue(c, { kind: 'constant', ...span, name: 'pi' });
+  }
+  if (word === 'it') {
+    // Sound only as "10% of it" behind + or −; the caller above turns that into a step.
+    if (c.kindAt(c.index - 1) !== T.WORD || c.kindAt(c.index - 2) !== T.PERCENT) c.refuse('percent.of_it', span, {});
+    c.advance();
+    return { kind: 'mark', ...span, name: 'it' };
+  }
+  if (isFunctionName(word)) return readCall(c, word);
+  if (isUnitWord(word)) return c.refuse('unit.without_number', span, { unit: c.text() }, [{ label: `1 ${c.text()}`, entry: c.rewritten(span.start, span.start, '1 ') }]);
+  if (RESERVED_WORDS.has(word) || word === 'per') return refuseAsOperand(c);
+  c.advance();
+  return { kind: 'mark', ...span, name: c.source.slice(span.start, span.end) };
+}
+
+function refuseAsOperand(c: Cursor): never {
+  const span = c.spanOfToken();
+  const symbol = c.text();
+  if (c.kind === T.UNKNOWN) return c.refuse('character.unknown', span, { character: symbol }, [without(c, span.start, span.end)]);
+  if (c.kind === T.CLOSE) {
+    const opened = c.depth > 0;
+    if (!opened) return refuseRest(c);
+  }
+  return c.refuse('symbol.unexpected', span, { symbol }, [without(c, span.start, span.end)]);
+}
+
+function readCall(c: Cursor, name: FunctionName): Expr {
+  const start = c.start();
+  const word = c.spanOfToken();
+  c.enter();
+  c.advance();
+  const args = c.kind === T.OPEN ? readArguments(c, name, word) : readBareArgument(c, word);
+  c.leave();
+  const info = functionInfo(name);
+  if (args.length < info.least || args.length > info.most) refuseArguments(c, name, { start, end: c.lastEnd() }, args.length);
+  const call: Expr = { kind: 'call', start, end: c.lastEnd(), name, args };
+  return c.kindAt(c.index - 1) === T.CLOSE ? behindValue(c, call) : call;
+}
+
+/** cos 30 * 2 is (cos 30) × 2: without brackets a function takes one operand with its powers. */
+function readBareArgument(c: Cursor, word: Span): readonly Expr[] {
+  const operand = readSigned(c);
+  if (operand) return [operand];
+  if (!c.unfinished) c.stopsShort('a value', word.start);
+  // eslint-disable-next-line @typescript-eslint/only-throw-error -- the parser's own signal, see Cursor.refuse
+  throw STOP;
+}
+
+function readArguments(c: Cursor, name: FunctionName, word: Span): readonly Expr[] {
+  c.advance();
+  if (c.kind === T.CLOSE) refuseArguments(c, name, { start: word.start, end: c.end() }, 0);
+  const args: Expr[] = [];
+  for (;;) {
+    const argument = readRun(c, name) ?? readWhole(c);
+    if (argument === undefined) {
+      if (!c.unfinished) c.stopsShort('a value', args.length === 0 ? word.start : c.lastEnd());
+      // eslint-disable-next-line @typescript-eslint/only-throw-error -- the parser's own signal, see Cursor.refuse
+      throw STOP;
+    }
+    args.push(argument);
+    if (c.kind !== T.SEMICOLON && c.kind !== T.COMMA) break;
+    c.advance();
+  }
+  closeBracket(c);
+  offerSplit(c, { start: word.start, end: c.lastEnd() });
+  return args;
+}
+
+/** #3..#9 as an argument; undefined when there is none at the cursor. */
+function readRun(c: Cursor, name: FunctionName): Expr | undefined {
+  if (c.kind !== T.LINE || c.kindAt(c.index + 1) !== T.DOTS) return undefined;
+  const first = c.index;
+  const last = first + 2;
+  if (c.kindAt(last) !== T.LINE) {
+    if (c.kindAt(last) !== T.END) c.refuse('symbol.unexpected', c.spanOfToken(first + 1), { symbol: '..' });
+    c.stopsShort('the last line of the run', c.end(first));
+    // eslint-disable-next-line @typescript-eslint/only-throw-error -- the parser's own signal, see Cursor.refuse
+    throw STOP;
+  }
+  const run: LineRun = {
+    kind: 'run',
+    start: c.start(first),
+    end: c.end(last),
+    from: c.table.values[first] as number,
+    to: c.table.values[last] as number,
+  };
+  if (functionInfo(name).runs !== true) c.refuse('run.misplaced', run, {}, [{ label: 'Add them up', entry: c.rewritten(run.start, run.end, `sum(${c.source.slice(run.start, run.end)})`) }]);
+  c.moveTo(last + 1);
+  return run;
+}
+
+/** A comma that grouped digits inside a function's brackets might have been meant to separate: max(1,250). */
+function splitOf(c: Cursor, span: Span): Fix | undefined {
+  const text = c.source.slice(span.start, span.end);
+  const comma = text.search(/\d,\d{3}(?!\d)/);
+  if (comma === -1) return undefined;
+  const at = span.start + comma + 1;
+  return { label: 'Two values', entry: c.rewritten(at, at + 1, '; ') };
+}
+
+function offerSplit(c: Cursor, span: Span): void {
+  const split = splitOf(c, span);
+  if (split) c.alternatives.push({ ...span, taken: 'The comma groups thousands', ...split });
+}
+
+function refuseArguments(c: Cursor, name: FunctionName, span: Span, given: number): never {
+  const { least, most, args } = functionInfo(name);
+  const expected = least === most ? `${least}` : most > 9 ? `${least} or more` : `${least} or ${most}`;
+  const split = splitOf(c, span);
+  return c.refuse('call.arguments', span, { name: `${name}(${args})`, expected, given: `${given}` }, split ? [split] : []);
+}

@@ -1,0 +1,251 @@
+import { assertNever } from '../base/invariant.ts';
+import { exactDecimal } from '../number/decimal.ts';
+import { rationalToText } from '../number/rational.ts';
+import { MONEY } from '../units/dimension.ts';
+import type { Directive, Entry, Expr, Measure, NumberLiteral, Scaled, UnitPower } from './ast.ts';
+import type { FunctionName } from './functions.ts';
+import { BINARY_OPERATORS, LEVEL, type Comparison } from './operators.ts';
+
+export interface PrintOptions {
+  readonly decimalComma?: boolean;
+  /** Sign of the job's currency. */
+  readonly currency?: string;
+}
+
+const COMPARISON_SIGNS: Readonly<Record<Comparison, string>> = { '==': '==', '!=': '≠', '<': '<', '<=': '≤', '>': '>', '>=': '≥' };
+const RAISED = '⁰¹²³⁴⁵⁶⁷⁸⁹';
+
+/**
+ * The read-back: the tree as an entry with every grouping visible. Law, kept by property tests: it parses to the same
+ * value, and printing that again gives the same text.
+ * @example printEntry(parse('5+6*4').entry).slice(4) // => '(6 × 4)'
+ */
+export function printEntry(entry: Entry, options: PrintOptions = {}): string {
+  const label = entry.label === undefined ? '' : `${entry.label}: `;
+  const sign = { keep: '=', add: '+=', subtract: '-=' } as const;
+  const assignment = entry.assignment ? `${entry.assignment.name} ${sign[entry.assignment.operator]} ` : '';
+  const directives = entry.directives.map((directive) => ` ${printDirective(directive, options)}`).join('');
+  return `${label}${assignment}${printExpr(entry.expr, options)}${directives}`;
+}
+
+/** One expression, as `printEntry` writes it. */
+export function printExpr(expr: Expr, options: PrintOptions = {}): string {
+  switch (expr.kind) {
+    case 'number':
+      return printNumber(expr, options);
+    case 'measure':
+      return printMeasure(expr, options);
+    case 'scaled':
+      return printScaled(expr, options);
+    case 'slope':
+      return `${printSlopePart(expr.rise, options)}:${printSlopePart(expr.run, options)}`;
+    case 'percent':
+      return `${expr.operand.kind === 'number' ? printNumber(expr.operand, options) : `(${printExpr(expr.operand, options)})`}%`;
+    case 'constant':
+      return 'π';
+    case 'mark':
+      return expr.name;
+    case 'line':
+      return `#${expr.number}`;
+    case 'run':
+      return `#${expr.from}..#${expr.to}`;
+    case 'last':
+      return 'last';
+    case 'signed':
+      return `−${bracketUnless(isAtomic(expr.operand), expr.operand, options)}`;
+    case 'binary': {
+      const { written, level } = BINARY_OPERATORS[expr.operator];
+      const left = bracketUnless(standsOnLeft(expr.left, expr.operator), expr.left, options);
+      const right = bracketUnless(standsOnRight(expr.right, level), expr.right, options);
+      return `${left} ${written} ${right}`;
+    }
+    case 'percentStep':
+      return `${bracketUnless(isAtomic(expr.left), expr.left, options)} ${expr.operator === 'add' ? '+' : '−'} ${printExpr(expr.percent, options)} of it`;
+    case 'power':
+      return `${bracketUnless(isPowerBase(expr.base), expr.base, options)}${printExponent(expr.exponent, options)}`;
+    case 'call':
+      if (expr.name === 'sqrt') return printRoot(expr.args[0] as Expr, options);
+      return `${expr.name}(${expr.args.map((argument) => printArgument(expr.name, argument, options)).join('; ')})`;
+    case 'compare':
+      return `${bracketUnless(expr.left.kind !== 'compare', expr.left, options)} ${COMPARISON_SIGNS[expr.operator]} ${bracketUnless(expr.right.kind !== 'compare', expr.right, options)}`;
+    default:
+      return assertNever(expr);
+  }
+}
+
+function bracketUnless(bare: boolean, expr: Expr, options: PrintOptions): string {
+  const text = printExpr(expr, options);
+  return bare ? text : `(${text})`;
+}
+
+/** Nothing inside it could be grouped in another way. */
+function isAtomic(expr: Expr): boolean {
+  switch (expr.kind) {
+    case 'number':
+    case 'measure':
+    case 'scaled':
+    case 'slope':
+    case 'percent':
+    case 'constant':
+    case 'mark':
+    case 'line':
+    case 'last':
+    case 'call':
+      return !isNegativeMeasure(expr);
+    default:
+      return false;
+  }
+}
+
+function isNegativeMeasure(expr: Expr): boolean {
+  return expr.kind === 'measure' && (expr.parts[0]?.amount.value.num ?? 0) < 0;
+}
+
+/** Sums and pure products run on without brackets; every mixture shows its grouping. */
+function standsOnLeft(expr: Expr, operator: keyof typeof BINARY_OPERATORS): boolean {
+  if (expr.kind === 'power' || isNegativeMeasure(expr)) return true;
+  if (expr.kind !== 'binary') return isAtomic(expr) || (expr.kind === 'signed' && BINARY_OPERATORS[operator].level === LEVEL.sum);
+  const isSum = BINARY_OPERATORS[operator].level === LEVEL.sum;
+  return isSum ? BINARY_OPERATORS[expr.operator].level === LEVEL.sum : operator === 'multiply' && expr.operator === 'multiply';
+}
+
+function standsOnRight(expr: Expr, level: number): boolean {
+  // A bare percent behind + or − would take the sum so far; in brackets it is a number.
+  if (expr.kind === 'percent') return level !== LEVEL.sum;
+  return expr.kind === 'power' || isAtomic(expr);
+}
+
+function isPowerBase(expr: Expr): boolean {
+  switch (expr.kind) {
+    case 'number':
+      return expr.den === 0;
+    case 'constant':
+    case 'mark':
+    case 'line':
+    case 'last':
+      return true;
+    case 'call':
+      // √2² would be the root of 2².
+      return expr.name !== 'sqrt';
+    default:
+      return false;
+  }
+}
+
+/** A plain number given to sin, cos or tan is in degrees, and the read-back says so. */
+function printArgument(name: FunctionName, argument: Expr, options: PrintOptions): string {
+  const text = printExpr(argument, options);
+  if ((name !== 'sin' && name !== 'cos' && name !== 'tan') || !isPlainNumber(argument)) return text;
+  return argument.kind === 'number' ? `${text}°` : `(${text})°`;
+}
+
+/** Whether an expression is a plain number whatever the scope: made of numbers and π alone. */
+function isPlainNumber(expr: Expr): boolean {
+  switch (expr.kind) {
+    case 'number':
+    case 'constant':
+      return true;
+    case 'signed':
+      return isPlainNumber(expr.operand);
+    case 'percent':
+      return isPlainNumber(expr.operand);
+    case 'binary':
+      return isPlainNumber(expr.left) && isPlainNumber(expr.right);
+    case 'percentStep':
+      return isPlainNumber(expr.left);
+    case 'power':
+      return isPlainNumber(expr.base) && isPlainNumber(expr.exponent);
+    default:
+      return false;
+  }
+}
+
+/** √2, √rail, √(2 + 3). */
+function printRoot(operand: Expr, options: PrintOptions): string {
+  const bare = operand.kind === 'number' ? operand.den === 0 : operand.kind === 'mark' || operand.kind === 'line' || operand.kind === 'constant';
+  return `√${bracketUnless(bare, operand, options)}`;
+}
+
+function printExponent(exponent: Expr, options: PrintOptions): string {
+  if (exponent.kind === 'number' && exponent.den === 0 && exponent.value.den === 1 && exponent.value.num < 1000) return raised(`${exponent.value.num}`);
+  return `^${exponent.kind === 'number' && exponent.den === 0 ? printNumber(exponent, options) : `(${printExpr(exponent, options)})`}`;
+}
+
+function raised(digits: string): string {
+  return digits.replace(/\d/g, (digit) => RAISED[Number(digit)] as string);
+}
+
+function printNumber(literal: NumberLiteral, options: PrintOptions): string {
+  if (literal.den !== 0) {
+    const fraction = `${literal.value.num < 0 ? '−' : ''}${literal.whole === 0 ? '' : `${literal.whole} `}${literal.num}⁄${literal.den}`;
+    return fraction;
+  }
+  const text = exactDecimal(literal.value, options.decimalComma ? ',' : '.') ?? rationalToText(literal.value);
+  return text.replace('-', '−').replace('e−', 'e-');
+}
+
+/** Tight digits, so that 6 1/2:12 stays one slope. */
+function printSlopePart(literal: NumberLiteral, options: PrintOptions): string {
+  return printNumber(literal, options);
+}
+
+function printMeasure(measure: Measure, options: PrintOptions): string {
+  return measure.parts.map(({ amount, unit }) => `${printNumber(amount, options)}${printUnitBehind(unit.symbol, unit.dimension === MONEY, options)}`).join(' ');
+}
+
+/** Marks stand tight behind the figure, words behind a space. */
+function printUnitBehind(symbol: string, isMoney: boolean, options: PrintOptions): string {
+  const written = isMoney ? (options.currency ?? '$') : symbol;
+  return /^[′″°]/.test(written) ? written : ` ${written}`;
+}
+
+function printScaled(scaled: Scaled, options: PrintOptions): string {
+  const { operand } = scaled;
+  const bare = operand.kind === 'number' || (operand.kind === 'measure' && !isNegativeMeasure(operand)) || operand.kind === 'constant';
+  const value = bracketUnless(bare, operand, options);
+  // Units that only divide ((9′)/h, 5′/ft) follow the value at once.
+  const units = printUnits(scaled.units, options);
+  return units.startsWith('/') || units.startsWith('°') ? `${value}${units}` : `${value} ${units}`;
+}
+
+/** ft², km/h, $/m: unit words, never primes, except for a lone inch or foot mark. */
+export function printUnits(units: readonly UnitPower[], options: PrintOptions = {}): string {
+  let text = '';
+  for (const { unit, power } of units) {
+    const word = unit.dimension === MONEY ? (options.currency ?? '$') : wordOf(unit);
+    const size = Math.abs(power);
+    const powered = size === 1 ? word : `${word}${raised(`${size}`)}`;
+    text += power < 0 ? `/${powered}` : text === '' ? powered : `·${powered}`;
+  }
+  return text;
+}
+
+function wordOf(unit: UnitPower['unit']): string {
+  return /^[′″]/.test(unit.symbol) ? (unit.words.find((word) => /^[a-z]/.test(word)) ?? unit.symbol) : unit.symbol;
+}
+
+const FORM_WORDS = {
+  'ft-in': 'ft in',
+  'in-dec': 'dec in',
+  slope: 'slope',
+  degrees: 'degrees',
+  'degrees-minutes': 'degrees minutes',
+  mixed: 'mixed',
+} as const;
+
+function printDirective(directive: Directive, options: PrintOptions): string {
+  const { direction, target } = directive;
+  const introduction = direction === undefined ? 'to' : direction === 'nearest' ? 'to nearest' : `${direction} to`;
+  switch (target.kind) {
+    case 'units':
+      return `${introduction} ${printUnits(target.units, options)}`;
+    case 'form':
+      return `${introduction} ${FORM_WORDS[target.form]}`;
+    case 'step':
+      return `${introduction} ${printNumber(target.amount, options)}${target.unit ? printUnitBehind(target.unit.symbol, false, options) : ''}`;
+    case 'decimals':
+      return `${introduction} ${target.count} decimals`;
+    default:
+      return assertNever(target);
+  }
+}

@@ -1,0 +1,164 @@
+import { RATE_WORDS, UNIT_WORDS, unitById, type Unit } from '../units/unit-table.ts';
+import type { UnitPower } from './ast.ts';
+import type { Cursor } from './cursor.ts';
+import * as T from './token.ts';
+
+/** Abbreviations of the trade for a unit to a power. */
+const POWER_WORDS: ReadonlyMap<string, UnitPower> = new Map([
+  ['sf', { unit: unitById('ft'), power: 2 }],
+  ['sy', { unit: unitById('yd'), power: 2 }],
+  ['cf', { unit: unitById('ft'), power: 3 }],
+  ['cy', { unit: unitById('yd'), power: 3 }],
+  ['lf', { unit: unitById('ft'), power: 1 }],
+]);
+
+const PREFIX_POWERS: ReadonlyMap<string, number> = new Map([
+  ['sq', 2],
+  ['square', 2],
+  ['cu', 3],
+  ['cubic', 3],
+]);
+
+export const FOOT = unitById('ft');
+export const INCH = unitById('in');
+export const MONEY_UNIT = unitById('money');
+export const DEGREE_UNIT = unitById('deg');
+
+/** A single word that names a unit, perhaps to a power: ft, ft2, sqft, sf. Undefined for anything else. */
+export function unitOfWord(word: string): UnitPower | undefined {
+  const unit = UNIT_WORDS.get(word);
+  if (unit) return { unit, power: 1 };
+  if (word === '\u2103') return { unit: unitById('celsius'), power: 1 };
+  if (word === '\u2109') return { unit: unitById('fahrenheit'), power: 1 };
+  const powered = POWER_WORDS.get(word);
+  if (powered) return powered;
+  const last = word.charCodeAt(word.length - 1);
+  if (last === 0x32 || last === 0x33) {
+    const base = UNIT_WORDS.get(word.slice(0, -1));
+    if (base?.powers) return { unit: base, power: last - 0x30 };
+  }
+  if (word.startsWith('sq') || word.startsWith('cu')) {
+    const base = UNIT_WORDS.get(word.slice(2));
+    if (base?.powers) return { unit: base, power: word.startsWith('sq') ? 2 : 3 };
+  }
+  return undefined;
+}
+
+/** Whether a word may not be a mark's name because it names a unit. */
+export function isUnitWord(word: string): boolean {
+  return unitOfWord(word) !== undefined || RATE_WORDS.has(word);
+}
+
+/** Whether the word token at `index` begins a unit in the place behind a number. `min(` is the function. */
+export function startsUnit(c: Cursor, index: number): boolean {
+  const kind = c.kindAt(index);
+  if (kind === T.FOOT_MARK || kind === T.INCH_MARK || kind === T.DEGREE || kind === T.CURRENCY) return true;
+  return kind === T.WORD && readUnitWord(c, index) !== undefined;
+}
+
+/** A unit read from one or two words, and the index of the token behind it. */
+interface ReadUnit {
+  readonly power: UnitPower;
+  readonly next: number;
+}
+
+function readUnitWord(c: Cursor, index: number): ReadUnit | undefined {
+  const word = c.word(index);
+  const prefix = PREFIX_POWERS.get(word);
+  if (prefix !== undefined && c.kindAt(index + 1) === T.WORD) {
+    const base = UNIT_WORDS.get(c.word(index + 1));
+    if (base?.powers) return { power: { unit: base, power: prefix }, next: index + 2 };
+  }
+  const power = unitOfWord(word);
+  if (power === undefined || (word === 'min' && c.kindAt(index + 1) === T.OPEN)) return undefined;
+  return { power, next: index + 1 };
+}
+
+/**
+ * Reads one unit at the cursor, with a power written behind a unit word (ft^2, ft², ft2), and moves past it. A prime
+ * takes no power here: 5'^2 raises the length. `mayPower` is false where a 2 or 3 begins the next part (9ft2in).
+ */
+export function readUnit(c: Cursor, mayPower: (c: Cursor, unit: Unit) => boolean): UnitPower | undefined {
+  switch (c.kind) {
+    case T.FOOT_MARK:
+      c.advance();
+      return { unit: FOOT, power: 1 };
+    case T.INCH_MARK:
+      c.advance();
+      return { unit: INCH, power: 1 };
+    case T.DEGREE:
+      c.advance();
+      return { unit: DEGREE_UNIT, power: 1 };
+    case T.CURRENCY:
+      c.advance();
+      return { unit: MONEY_UNIT, power: 1 };
+    case T.WORD: {
+      const read = readUnitWord(c, c.index);
+      if (read === undefined) return undefined;
+      c.moveTo(read.next);
+      const { unit, power } = read.power;
+      if (power !== 1) return read.power;
+      if (c.is(T.SUPERSCRIPT)) {
+        const raised = c.table.values[c.index] as number;
+        c.advance();
+        return { unit, power: raised };
+      }
+      if (c.is(T.INTEGER) && c.tight(c.index) && unit.powers && isTwoOrThree(c) && mayPower(c, unit)) {
+        const raised = c.table.values[c.index] as number;
+        c.advance();
+        return { unit, power: raised };
+      }
+      return { unit, power: readCaretPower(c) };
+    }
+    default:
+      return undefined;
+  }
+}
+
+function isTwoOrThree(c: Cursor): boolean {
+  const value = c.table.values[c.index];
+  return (value === 2 || value === 3) && c.end() - c.start() === 1;
+}
+
+/** ^2 or ^-1 behind a unit word; 1 when there is none. */
+function readCaretPower(c: Cursor): number {
+  if (c.kind !== T.CARET) return 1;
+  const next = c.kindAt(c.index + 1);
+  const signed = next === T.HYPHEN || next === T.MINUS;
+  const at = signed ? c.index + 2 : c.index + 1;
+  if (c.kindAt(at) !== T.INTEGER) return 1;
+  const size = c.table.values[at] as number;
+  c.moveTo(at + 1);
+  return signed ? -size : size;
+}
+
+/**
+ * Goes on from a unit already read: /h, per m, ·m, each with its power. Returns all of them. A slash counts only before
+ * a unit word, which can be no name; a rate word (mph) is read by `readRate`.
+ */
+export function readFurtherUnits(c: Cursor, first: readonly UnitPower[]): readonly UnitPower[] {
+  let units = first;
+  for (;;) {
+    const isPer = c.kind === T.SLASH || (c.kind === T.WORD && c.word() === 'per');
+    const isDot = c.kind === T.TIMES && c.tight(c.index) && c.tight(c.index + 1) && c.text() === '·';
+    if (!isPer && !isDot) return units;
+    const at = c.index + 1;
+    const money = c.kindAt(at) === T.CURRENCY && c.kindAt(at + 1) !== T.INTEGER && c.kindAt(at + 1) !== T.DECIMAL;
+    if (!money && !(c.kindAt(at) === T.WORD && readUnitWord(c, at) !== undefined)) return units;
+    c.advance();
+    const next = readUnit(c, () => true) as UnitPower;
+    units = [...units, isPer ? { unit: next.unit, power: -next.power } : next];
+  }
+}
+
+/** A rate word at the cursor: mph, kmh. */
+export function readRate(c: Cursor): readonly UnitPower[] | undefined {
+  if (c.kind !== T.WORD) return undefined;
+  const rate = RATE_WORDS.get(c.word());
+  if (rate === undefined) return undefined;
+  c.advance();
+  return [
+    { unit: unitById(rate[0]), power: 1 },
+    { unit: unitById(rate[1]), power: -1 },
+  ];
+}

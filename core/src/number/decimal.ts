@@ -1,0 +1,43 @@
+import { absBig } from '../base/bigint.ts';
+import type { Rational } from './rational.ts';
+
+/**
+ * A rational whose decimals end (den only twos and fives), written out in full: "-0.375". Past 40 characters with an
+ * exponent ("2.5e300"), which an entry reads as well. Undefined when the decimals never end.
+ */
+export function exactDecimal(value: Rational, decimalMark: '.' | ','): string | undefined {
+  let rest = BigInt(value.den);
+  let twos = 0;
+  let fives = 0;
+  for (; rest % 2n === 0n; rest /= 2n) twos += 1;
+  for (; rest % 5n === 0n; rest /= 5n) fives += 1;
+  if (rest !== 1n) return undefined;
+  const decimals = Math.max(twos, fives);
+  const digits = (absBig(BigInt(value.num)) * 10n ** BigInt(decimals)) / BigInt(value.den);
+  return `${value.num < 0 ? '-' : ''}${placePoint(digits, decimals, decimalMark)}`;
+}
+
+/** Longest plain digits before an exponent is easier to read and to type. */
+const PLAIN_DIGITS = 40;
+
+/** `digits` ÷ 10^decimals as text, without trailing zeros behind the mark. */
+export function placePoint(digits: bigint, decimals: number, decimalMark: '.' | ','): string {
+  const text = digits.toString().padStart(decimals + 1, '0');
+  const whole = text.slice(0, text.length - decimals);
+  const behind = text.slice(text.length - decimals).replace(/0+$/, '');
+  const plain = behind === '' ? whole : `${whole}${decimalMark}${behind}`;
+  if (plain.length <= PLAIN_DIGITS) return plain;
+  const significant = digits.toString().replace(/0+$/, '');
+  const exponent = digits.toString().length - 1 - decimals;
+  const mantissa = significant.length === 1 ? significant : `${significant[0]}${decimalMark}${significant.slice(1)}`;
+  const scientific = `${mantissa}e${exponent}`;
+  return scientific.length < plain.length ? scientific : plain;
+}
+
+/** Groups the digits before the mark by commas (or, with a decimal comma, not at all: there a point never groups). */
+export function groupThousands(text: string, decimalMark: '.' | ','): string {
+  if (decimalMark === ',' || text.includes('e')) return text;
+  const [whole = '', behind] = text.split('.');
+  const grouped = whole.replace(/\B(?=(\d{3})+$)/g, ',');
+  return behind === undefined ? grouped : `${grouped}.${behind}`;
+}

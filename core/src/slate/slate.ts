@@ -1,0 +1,379 @@
+import { makeIssue } from '../base/issue.ts';
+import { evaluate } from '../evaluate/evaluate.ts';
+import type { Resolved, Scope } from '../evaluate/scope.ts';
+import { parse } from '../notation/parser.ts';
+import type { ScanOptions } from '../notation/scanner.ts';
+import { addValue, negateValue } from '../number/value.ts';
+import { kindOf } from '../units/dimension.ts';
+import type { LineNode, LineResult, MarkNode, SlateLine, SlateNode } from './node.ts';
+import { circleThrough, recalculate } from './recalculate.ts';
+import { referencesOf } from './references.ts';
+
+const NOT_YET: LineResult = { ok: false, issue: makeIssue('entry.empty', { start: 0, end: 0 }, {}) };
+const FAILED: Resolved = { ok: false };
+
+/** A line with what it comes to. */
+export interface WorkedLine {
+  readonly line: SlateLine;
+  readonly parsed: LineNode['parsed'];
+  readonly result: LineResult;
+}
+
+/**
+ * The lines of a job and the marks they make, as one graph. Every change works out again what depends on it, in order,
+ * and only that. A change that would make a line use its own result is refused on that line, with the chain named;
+ * the rest stands.
+ */
+export class Slate {
+  readonly #options: ScanOptions;
+  readonly #nodes = new Map<string, LineNode>();
+  readonly #byNumber = new Map<number, LineNode>();
+  readonly #marks = new Map<string, MarkNode>();
+  /** Lines in the order they stand. */
+  #order: LineNode[] = [];
+  /** Lines by a number or mark that they use but that may not exist (yet). */
+  readonly #usersOfNumber = new Map<number, Set<LineNode>>();
+  readonly #usersOfMark = new Map<string, Set<LineNode>>();
+  readonly #runUsers = new Set<LineNode>();
+  readonly #circles = new Set<LineNode>();
+
+  constructor(options: ScanOptions = {}) {
+    this.#options = options;
+  }
+
+  /** Replaces everything. */
+  load(lines: readonly SlateLine[]): void {
+    this.#nodes.clear();
+    this.#byNumber.clear();
+    this.#marks.clear();
+    this.#usersOfNumber.clear();
+    this.#usersOfMark.clear();
+    this.#runUsers.clear();
+    this.#circles.clear();
+    this.#order = lines.map((line) => this.#makeNode(line)).sort(compareNodes);
+    for (const node of this.#order) this.#register(node);
+    this.#reindex(0);
+    for (const node of this.#order) if (node.parsed.entry?.assignment) this.#assignmentsOf(node.parsed.entry.assignment.name).push(node);
+    this.#settle(new Set<SlateNode>([...this.#order, ...this.#marks.values()]));
+  }
+
+  /**
+   * Adds a line, or replaces the one with its id.
+   * @returns ids of the lines whose results changed, its own among them when it did
+   */
+  put(line: SlateLine): readonly string[] {
+    const before = this.#nodes.get(line.id);
+    const stale = new Set<SlateNode>();
+    if (before) this.#detach(before, stale);
+    const node = this.#makeNode(line);
+    if (before) node.result = before.result;
+    this.#insert(node);
+    this.#attach(node, stale);
+    return this.#settle(stale, node);
+  }
+
+  /** Takes a line away; what used it then says so. */
+  remove(id: string): readonly string[] {
+    const node = this.#nodes.get(id);
+    if (!node) return [];
+    const stale = new Set<SlateNode>();
+    this.#detach(node, stale);
+    return this.#settle(stale);
+  }
+
+  /** One line as it stands. */
+  line(id: string): WorkedLine | undefined {
+    const node = this.#nodes.get(id);
+    return node && worked(node);
+  }
+
+  lineNumbered(number: number): WorkedLine | undefined {
+    const node = this.#byNumber.get(number);
+    return node && worked(node);
+  }
+
+  /** All lines, in the order they stand. */
+  lines(): readonly WorkedLine[] {
+    return this.#order.map(worked);
+  }
+
+  /** Lines whose own text uses this line, in the order they stand. */
+  usersOf(id: string): readonly SlateLine[] {
+    const node = this.#nodes.get(id);
+    if (!node) return [];
+    const users = new Set<LineNode>();
+    for (const user of node.users) {
+      if (user.kind === 'line') users.add(user);
+      else for (const reader of user.users) if (reader.kind === 'line' && reader !== node) users.add(reader);
+    }
+    return [...users].sort((a, b) => a.index - b.index).map((user) => user.line);
+  }
+
+  /** Marks that lines made, with their values. */
+  marks(): readonly { readonly name: string; readonly result: LineResult }[] {
+    return [...this.#marks.values()].filter((mark) => mark.assignments.length > 0).map(({ name, result }) => ({ name, result }));
+  }
+
+  /**
+   * What an entry may refer to. `last` is the line that landed last: the highest number.
+   * @param hidden id of a line being edited: it sees the others, never itself
+   */
+  scope(hidden?: string): Scope {
+    const shown = (node: LineNode | undefined) => (node === undefined || node.line.id === hidden ? undefined : resolve(node));
+    return {
+      mark: (name) => {
+        const mark = this.#marks.get(name);
+        return mark && mark.assignments.length > 0 ? resolve(mark) : undefined;
+      },
+      line: (number) => shown(this.#byNumber.get(number)),
+      run: (from, to) => this.#run(from, to)?.filter((node) => node.line.id !== hidden).map(resolve),
+      last: () => shown(this.#lastLanded(hidden)),
+      names: () => [...this.#marks.values()].map((mark) => mark.name),
+    };
+  }
+
+  /** Number of the line that landed last, if there is one. */
+  lastNumber(): number | undefined {
+    return this.#lastLanded(undefined)?.line.number;
+  }
+
+  #lastLanded(hidden: string | undefined): LineNode | undefined {
+    let last: LineNode | undefined;
+    for (const node of this.#order) if (node.line.id !== hidden && (last === undefined || node.line.number > last.line.number)) last = node;
+    return last;
+  }
+
+  #run(from: number, to: number): LineNode[] | undefined {
+    const first = this.#byNumber.get(from);
+    const last = this.#byNumber.get(to);
+    return first && last && first.index <= last.index ? this.#order.slice(first.index, last.index + 1) : undefined;
+  }
+
+  #makeNode(line: SlateLine): LineNode {
+    const parsed = parse(line.source, this.#options);
+    return {
+      kind: 'line',
+      line,
+      parsed,
+      references: referencesOf(parsed.entry),
+      index: 0,
+      circle: undefined,
+      sources: [],
+      users: new Set(),
+      result: NOT_YET,
+      round: 0,
+      waiting: 0,
+      stale: true,
+    };
+  }
+
+  /** Enters a node in the indexes by id, number and what it refers to. */
+  #register(node: LineNode): void {
+    this.#nodes.set(node.line.id, node);
+    this.#byNumber.set(node.line.number, node);
+    const { lines, marks, runs } = node.references;
+    for (const number of lines) usersIn(this.#usersOfNumber, number).add(node);
+    for (const name of marks) usersIn(this.#usersOfMark, name).add(node);
+    for (const [from, to] of runs) {
+      usersIn(this.#usersOfNumber, from).add(node);
+      usersIn(this.#usersOfNumber, to).add(node);
+      this.#runUsers.add(node);
+    }
+  }
+
+  #unregister(node: LineNode): void {
+    this.#nodes.delete(node.line.id);
+    if (this.#byNumber.get(node.line.number) === node) this.#byNumber.delete(node.line.number);
+    const { lines, marks, runs } = node.references;
+    for (const number of [...lines, ...runs.flat()]) this.#usersOfNumber.get(number)?.delete(node);
+    for (const name of marks) this.#usersOfMark.get(name)?.delete(node);
+    this.#runUsers.delete(node);
+    this.#circles.delete(node);
+  }
+
+  #insert(node: LineNode): void {
+    let low = 0;
+    let high = this.#order.length;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (compareNodes(this.#order[middle] as LineNode, node) < 0) low = middle + 1;
+      else high = middle;
+    }
+    this.#order.splice(low, 0, node);
+    this.#reindex(low);
+  }
+
+  #reindex(from: number): void {
+    for (let index = from; index < this.#order.length; index += 1) (this.#order[index] as LineNode).index = index;
+  }
+
+  /** The assignments of a mark, which is made when it is new. */
+  #assignmentsOf(name: string): LineNode[] {
+    const key = name.toLowerCase();
+    let mark = this.#marks.get(key);
+    if (!mark) {
+      mark = { kind: 'mark', name, assignments: [], sources: [], users: new Set(), result: NOT_YET, round: 0, waiting: 0, stale: true };
+      this.#marks.set(key, mark);
+    }
+    return mark.assignments as LineNode[];
+  }
+
+  /** Takes a node out; what used it or stood around it is stale. */
+  #detach(node: LineNode, stale: Set<SlateNode>): void {
+    this.#order.splice(node.index, 1);
+    this.#reindex(node.index);
+    this.#unlink(node);
+    this.#unregister(node);
+    this.#disturb(node, stale);
+    const assignment = node.parsed.entry?.assignment;
+    if (assignment) {
+      const list = this.#assignmentsOf(assignment.name);
+      list.splice(list.indexOf(node), 1);
+    }
+  }
+
+  /** Puts a node in, already placed; what may now use it is stale. */
+  #attach(node: LineNode, stale: Set<SlateNode>): void {
+    this.#register(node);
+    const assignment = node.parsed.entry?.assignment;
+    if (assignment) {
+      const list = this.#assignmentsOf(assignment.name);
+      list.push(node);
+      list.sort((a, b) => a.index - b.index);
+    }
+    stale.add(node);
+    this.#disturb(node, stale);
+  }
+
+  /** Everything whose sources may be others once `node` comes or goes. */
+  #disturb(node: LineNode, stale: Set<SlateNode>): void {
+    for (const user of this.#usersOfNumber.get(node.line.number) ?? []) stale.add(user);
+    for (const user of this.#runUsers) stale.add(user);
+    const assignment = node.parsed.entry?.assignment;
+    if (!assignment) return;
+    const key = assignment.name.toLowerCase();
+    const mark = this.#marks.get(key);
+    if (mark) {
+      stale.add(mark);
+      for (const other of mark.assignments) stale.add(other);
+    }
+    for (const user of this.#usersOfMark.get(key) ?? []) stale.add(user);
+  }
+
+  /**
+   * Links what is stale anew and works it out. Lines on a circle are refused, one after the other, until none is left:
+   * the line that was touched if the circle runs through it, else the first met.
+   */
+  #settle(stale: Set<SlateNode>, touched?: LineNode): readonly string[] {
+    for (const node of this.#circles) stale.add(node);
+    this.#circles.clear();
+    for (const node of stale) {
+      if (node.kind === 'line' && this.#nodes.get(node.line.id) !== node) stale.delete(node);
+      else this.#link(node);
+    }
+    const changed = new Set<SlateNode>();
+    for (;;) {
+      const round = recalculate(stale, (node) => this.#work(node));
+      for (const node of round.changed) changed.add(node);
+      if (round.stuck.length === 0) break;
+      const inCircle = [...(touched ? [touched] : []), ...round.stuck].find((node): node is LineNode => node.kind === 'line' && node.circle === undefined && circleThrough(node) !== undefined) as LineNode;
+      this.#refuseCircle(inCircle, circleThrough(inCircle) as readonly SlateNode[]);
+      stale = new Set([inCircle, ...round.stuck]);
+    }
+    return [...changed].filter((node): node is LineNode => node.kind === 'line').map((node) => node.line.id);
+  }
+
+  #refuseCircle(node: LineNode, chain: readonly SlateNode[]): void {
+    const names = chain.map((step) => (step.kind === 'line' ? `#${step.line.number}` : step.name)).join(' → ');
+    this.#unlink(node);
+    node.circle = makeIssue('line.circle', { start: 0, end: node.line.source.length }, { chain: names });
+    this.#circles.add(node);
+  }
+
+  #unlink(node: SlateNode): void {
+    for (const source of node.sources) source.users.delete(node);
+    node.sources = [];
+  }
+
+  #link(node: SlateNode): void {
+    this.#unlink(node);
+    if (node.kind === 'line') node.circle = undefined;
+    const sources = new Set(node.kind === 'mark' ? node.assignments.slice(-1) : this.#sourcesOf(node));
+    node.sources = [...sources];
+    for (const source of sources) source.users.add(node);
+  }
+
+  #sourcesOf(node: LineNode): SlateNode[] {
+    const { lines, runs, marks } = node.references;
+    const sources: SlateNode[] = [];
+    for (const number of lines) {
+      const source = this.#byNumber.get(number);
+      if (source) sources.push(source);
+    }
+    for (const [from, to] of runs) sources.push(...(this.#run(from, to) ?? []));
+    for (const name of marks) {
+      // A name that no line keeps yet has no node; `#usersOfMark` brings the line back when one does.
+      const mark = this.#marks.get(name);
+      if (mark) sources.push(mark);
+    }
+    const previous = this.#previousAssignment(node);
+    if (previous) sources.push(previous);
+    return sources;
+  }
+
+  /** The line whose value a posting adds to: the assignment of the same mark before it on the slate. */
+  #previousAssignment(node: LineNode): LineNode | undefined {
+    const assignment = node.parsed.entry?.assignment;
+    if (!assignment || assignment.operator === 'keep') return undefined;
+    const list = this.#assignmentsOf(assignment.name);
+    return list[list.indexOf(node) - 1];
+  }
+
+  #work(node: SlateNode): LineResult {
+    if (node.kind === 'mark') return node.assignments[node.assignments.length - 1]?.result ?? NOT_YET;
+    if (node.circle) return { ok: false, issue: node.circle };
+    const { entry, issues, source } = node.parsed;
+    const [issue] = issues;
+    if (entry === undefined || issue !== undefined) return { ok: false, issue: issue ?? NOT_YET_ISSUE };
+    const result = evaluate(entry, source, this.#ownScope);
+    if (!result.ok) return result;
+    const outcome = result.value;
+    if (entry.assignment === undefined || entry.assignment.operator === 'keep' || outcome.kind === 'answer') return { ok: true, outcome };
+    const before = this.#previousAssignment(node)?.result;
+    if (before === undefined) return { ok: false, issue: makeIssue('name.unknown', entry.assignment, { name: entry.assignment.name }) };
+    if (!before.ok || before.outcome.kind === 'answer') return { ok: false, issue: makeIssue('mark.failed', entry.assignment, { name: entry.assignment.name }) };
+    const { value, dimension } = before.outcome.quantity;
+    const { quantity } = outcome;
+    if (dimension !== quantity.dimension) return { ok: false, issue: makeIssue('kind.add', entry.expr, { left: kindOf(dimension), right: kindOf(quantity.dimension) }) };
+    const sum = addValue(value, entry.assignment.operator === 'add' ? quantity.value : negateValue(quantity.value));
+    return { ok: true, outcome: { kind: 'quantity', quantity: { value: sum, dimension } } };
+  }
+
+  /** Made once: every line of the slate is worked out in it. A line on the slate has no `last`: that was bound when it landed. */
+  readonly #ownScope: Scope = { ...this.scope(), last: () => undefined };
+}
+
+const NOT_YET_ISSUE = makeIssue('entry.empty', { start: 0, end: 0 }, {});
+
+function usersIn<K>(map: Map<K, Set<LineNode>>, key: K): Set<LineNode> {
+  let users = map.get(key);
+  if (!users) {
+    users = new Set();
+    map.set(key, users);
+  }
+  return users;
+}
+
+function compareNodes(a: LineNode, b: LineNode): number {
+  if (a.line.position !== b.line.position) return a.line.position < b.line.position ? -1 : 1;
+  return a.line.id < b.line.id ? -1 : a.line.id > b.line.id ? 1 : 0;
+}
+
+function resolve(node: SlateNode): Resolved {
+  const { result } = node;
+  return result.ok && result.outcome.kind === 'quantity' ? { ok: true, quantity: result.outcome.quantity } : FAILED;
+}
+
+function worked(node: LineNode): WorkedLine {
+  return { line: node.line, parsed: node.parsed, result: node.result };
+}

@@ -1,0 +1,106 @@
+import { makeRational, multiplyRational, type Rational } from '../number/rational.ts';
+import { ANGLE, AREA, LENGTH, MASS, MONEY, TEMPERATURE, TIME, VOLUME, type Dimension } from './dimension.ts';
+
+/**
+ * Every unit that an entry may use. Data only; the look-ups of the reader and the printer are built from it.
+ *
+ * Sources of the factors, all exact:
+ * - yard = 0.9144 m and pound = 0.45359237 kg: the international yard and pound agreement of 1959 (NIST SP 811, appendix B);
+ *   the foot is a third of a yard, the inch a thirty-sixth (25.4 mm).
+ * - US liquid gallon = 231 cubic inches, quart a quarter of it: NIST Handbook 44, appendix C.
+ * - board foot = 144 cubic inches; a square of roofing = 100 square feet: the definitions of the trade (NIST Handbook 44).
+ * - litre = 1 cubic decimetre; hectare = 10 000 m²; minute, hour, day; tonne; degree = π/180 rad: SI brochure, 9th edition, table 8.
+ * - °C and °F: the SI brochure (0 °C = 273.15 K) and °F = 9/5 °C + 32.
+ */
+export interface Unit {
+  readonly id: string;
+  /** Words that name it, lower case. The first one is written in plain text. */
+  readonly words: readonly string[];
+  /** What the read-back and the readings write. */
+  readonly symbol: string;
+  /** What one unit is in SI base units; an angle's factor counts in units of π rad when `timesPi` is set. */
+  readonly factor: Rational;
+  readonly timesPi?: true;
+  readonly dimension: Dimension;
+  /** Units of one family join to one measure, from the higher rank to the lower (9 ft 7 in, 2 m 40 cm). */
+  readonly family?: string;
+  readonly rank?: number;
+  /** Whether "sq" and "cu" may stand before it and a 2 or 3 behind it. */
+  readonly powers?: true;
+  /** A short line for the suggestions. */
+  readonly about: string;
+}
+
+const r = makeRational;
+const INCH = r(127, 5000);
+const FOOT = r(381, 1250);
+const YARD = r(1143, 1250);
+const POUND = r(45359237, 100000000);
+const CUBIC_INCH = multiplyRational(INCH, multiplyRational(INCH, INCH));
+const times = (factor: Rational, n: number, d = 1) => multiplyRational(factor, r(n, d));
+
+export const UNITS = [
+  { id: 'in', words: ['in', 'inch', 'inches', 'ins'], symbol: '″', factor: INCH, dimension: LENGTH, family: 'foot', rank: 1, powers: true, about: 'inches, 25.4 mm each' },
+  { id: 'ft', words: ['ft', 'foot', 'feet'], symbol: '′', factor: FOOT, dimension: LENGTH, family: 'foot', rank: 2, powers: true, about: 'feet, 12 inches each' },
+  { id: 'yd', words: ['yd', 'yard', 'yards', 'yds'], symbol: 'yd', factor: YARD, dimension: LENGTH, family: 'foot', rank: 3, powers: true, about: 'yards, 3 feet each' },
+  { id: 'mi', words: ['mi', 'mile', 'miles'], symbol: 'mi', factor: times(YARD, 1760), dimension: LENGTH, powers: true, about: 'miles, 1,760 yards each' },
+  { id: 'thou', words: ['thou', 'thous', 'mil', 'mils'], symbol: 'thou', factor: times(INCH, 1, 1000), dimension: LENGTH, about: 'thousandths of an inch' },
+  { id: 'mm', words: ['mm', 'millimetre', 'millimetres', 'millimeter', 'millimeters'], symbol: 'mm', factor: r(1, 1000), dimension: LENGTH, family: 'metre', rank: 1, powers: true, about: 'millimetres' },
+  { id: 'cm', words: ['cm', 'centimetre', 'centimetres', 'centimeter', 'centimeters'], symbol: 'cm', factor: r(1, 100), dimension: LENGTH, family: 'metre', rank: 2, powers: true, about: 'centimetres' },
+  { id: 'dm', words: ['dm', 'decimetre', 'decimetres', 'decimeter', 'decimeters'], symbol: 'dm', factor: r(1, 10), dimension: LENGTH, powers: true, about: 'decimetres' },
+  { id: 'm', words: ['m', 'metre', 'metres', 'meter', 'meters', 'mtr', 'mtrs'], symbol: 'm', factor: r(1), dimension: LENGTH, family: 'metre', rank: 3, powers: true, about: 'metres' },
+  { id: 'km', words: ['km', 'kilometre', 'kilometres', 'kilometer', 'kilometers'], symbol: 'km', factor: r(1000), dimension: LENGTH, powers: true, about: 'kilometres' },
+  { id: 'micron', words: ['µm', 'um', 'micron', 'microns'], symbol: 'µm', factor: r(1, 1000000), dimension: LENGTH, about: 'thousandths of a millimetre' },
+  { id: 'square', words: ['square', 'squares'], symbol: 'squares', factor: times(multiplyRational(FOOT, FOOT), 100), dimension: AREA, about: 'squares of roofing, 100 sq ft each' },
+  { id: 'acre', words: ['acre', 'acres'], symbol: 'acres', factor: times(multiplyRational(YARD, YARD), 4840), dimension: AREA, about: 'acres, 4,840 sq yd each' },
+  { id: 'ha', words: ['ha', 'hectare', 'hectares'], symbol: 'ha', factor: r(10000), dimension: AREA, about: 'hectares, 10,000 m² each' },
+  { id: 'l', words: ['l', 'litre', 'litres', 'liter', 'liters', 'ltr', 'ltrs'], symbol: 'l', factor: r(1, 1000), dimension: VOLUME, about: 'litres, a cubic decimetre each' },
+  { id: 'ml', words: ['ml', 'millilitre', 'millilitres', 'milliliter', 'milliliters'], symbol: 'ml', factor: r(1, 1000000), dimension: VOLUME, about: 'millilitres' },
+  { id: 'bf', words: ['bf', 'fbm', 'bdft'], symbol: 'bf', factor: times(CUBIC_INCH, 144), dimension: VOLUME, about: 'board feet, 144 cubic inches each' },
+  { id: 'gal', words: ['gal', 'gallon', 'gallons', 'gals'], symbol: 'gal', factor: times(CUBIC_INCH, 231), dimension: VOLUME, about: 'US gallons, 231 cubic inches each' },
+  { id: 'qt', words: ['qt', 'quart', 'quarts'], symbol: 'qt', factor: times(CUBIC_INCH, 231, 4), dimension: VOLUME, about: 'US quarts, four to a gallon' },
+  { id: 'kg', words: ['kg', 'kilogram', 'kilograms', 'kilo', 'kilos', 'kgs'], symbol: 'kg', factor: r(1), dimension: MASS, family: 'gram', rank: 2, about: 'kilograms' },
+  { id: 'g', words: ['g', 'gram', 'grams'], symbol: 'g', factor: r(1, 1000), dimension: MASS, family: 'gram', rank: 1, about: 'grams' },
+  { id: 't', words: ['t', 'tonne', 'tonnes'], symbol: 't', factor: r(1000), dimension: MASS, about: 'metric tonnes, 1,000 kg each' },
+  { id: 'lb', words: ['lb', 'lbs', 'pound', 'pounds'], symbol: 'lb', factor: POUND, dimension: MASS, family: 'pound', rank: 2, about: 'pounds' },
+  { id: 'oz', words: ['oz', 'ounce', 'ounces'], symbol: 'oz', factor: times(POUND, 1, 16), dimension: MASS, family: 'pound', rank: 1, about: 'ounces, 16 to a pound' },
+  { id: 's', words: ['s', 'sec', 'secs', 'second', 'seconds'], symbol: 's', factor: r(1), dimension: TIME, family: 'hour', rank: 1, about: 'seconds' },
+  { id: 'min', words: ['min', 'mins', 'minute', 'minutes'], symbol: 'min', factor: r(60), dimension: TIME, family: 'hour', rank: 2, about: 'minutes' },
+  { id: 'h', words: ['h', 'hr', 'hrs', 'hour', 'hours'], symbol: 'h', factor: r(3600), dimension: TIME, family: 'hour', rank: 3, about: 'hours' },
+  { id: 'day', words: ['day', 'days'], symbol: 'days', factor: r(86400), dimension: TIME, family: 'hour', rank: 4, about: 'days of 24 hours' },
+  { id: 'money', words: [], symbol: '$', factor: r(1), dimension: MONEY, about: 'money in the currency of the job' },
+  { id: 'deg', words: ['°', 'deg', 'degree', 'degrees'], symbol: '°', factor: r(1, 180), timesPi: true, dimension: ANGLE, family: 'degree', rank: 3, about: 'degrees' },
+  { id: 'arcmin', words: [], symbol: '′', factor: r(1, 10800), timesPi: true, dimension: ANGLE, family: 'degree', rank: 2, about: 'minutes of a degree, after °' },
+  { id: 'arcsec', words: [], symbol: '″', factor: r(1, 648000), timesPi: true, dimension: ANGLE, family: 'degree', rank: 1, about: 'seconds of a degree, after °' },
+  { id: 'rad', words: ['rad', 'rads', 'radian', 'radians'], symbol: 'rad', factor: r(1), dimension: ANGLE, about: 'radians' },
+  { id: 'celsius', words: ['°c', 'degc', 'celsius'], symbol: '°C', factor: r(1), dimension: TEMPERATURE, about: 'degrees Celsius' },
+  { id: 'fahrenheit', words: ['°f', 'degf', 'fahrenheit'], symbol: '°F', factor: r(5, 9), dimension: TEMPERATURE, about: 'degrees Fahrenheit' },
+] as const satisfies readonly Unit[];
+
+export type UnitId = (typeof UNITS)[number]['id'];
+
+const BY_ID = new Map<string, Unit>(UNITS.map((unit) => [unit.id, unit]));
+
+/** The unit of that id. */
+export function unitById(id: UnitId): Unit {
+  return BY_ID.get(id) as Unit;
+}
+
+/** Units by every word that names them, lower case. */
+export const UNIT_WORDS: ReadonlyMap<string, Unit> = new Map(
+  (UNITS as readonly Unit[]).flatMap((unit) => unit.words.map((word) => [word, unit] as const)),
+);
+
+/** Speeds that have a word of their own: unit over unit. */
+export const RATE_WORDS: ReadonlyMap<string, readonly [UnitId, UnitId]> = new Map([
+  ['mph', ['mi', 'h']],
+  ['kmh', ['km', 'h']],
+  ['kph', ['km', 'h']],
+  ['fps', ['ft', 's']],
+]);
+
+/** Kelvin at 0 °C and at 0 °F, the offsets of the two temperature scales. */
+export const KELVIN_AT_ZERO: Readonly<Record<'celsius' | 'fahrenheit', Rational>> = {
+  celsius: r(27315, 100),
+  fahrenheit: r(45967, 180),
+};

@@ -1,0 +1,70 @@
+import { join } from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import type { Database } from './db/client.ts';
+import { makeChangesService } from './features/changes/changes.service.ts';
+import { jobRoutes } from './features/jobs/jobs.routes.ts';
+import { makeJobsService } from './features/jobs/jobs.service.ts';
+import { identifyCaller } from './http/caller.ts';
+import { errorHandler, requestId } from './http/error-handler.ts';
+import { ProblemError } from './http/problem-error.ts';
+
+export interface AppParts {
+  readonly db: Database;
+  readonly log: Logger;
+  readonly accountId: string;
+  readonly webRoot: string | undefined;
+}
+
+/** A batch of 200 long entries fits; anything larger is no batch. */
+const BODY_LIMIT = '4mb';
+
+/** The whole application without a port, so that tests can call it. */
+export function createApp({ db, log, accountId, webRoot }: AppParts): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(requestId);
+  app.use(helmet({ contentSecurityPolicy: { directives: CONTENT_SECURITY }, strictTransportSecurity: false }));
+  app.use(compression());
+  app.get('/api/health', (_request, response) => {
+    response.json({ ok: true });
+  });
+  app.use('/api', pinoHttp({ logger: log, quietReqLogger: true, serializers: { req: ({ method, url }: { method: string; url: string }) => ({ method, url }), res: ({ statusCode }: { statusCode: number }) => ({ statusCode }) } }));
+  app.use('/api', express.json({ limit: BODY_LIMIT, strict: true }));
+  app.use('/api', identifyCaller(() => Promise.resolve({ accountId })));
+  app.use(jobRoutes({ jobs: makeJobsService(db), changes: makeChangesService(db) }));
+  app.use('/api', () => {
+    throw new ProblemError('route.not_found', 'There is nothing at this address.');
+  });
+  if (webRoot !== undefined) serveWeb(app, webRoot);
+  app.use(errorHandler(log));
+  return app;
+}
+
+const CONTENT_SECURITY = {
+  defaultSrc: ["'self'"],
+  scriptSrc: ["'self'"],
+  // Element Plus and Vue place elements by style attributes; style sheets themselves come from here alone.
+  styleSrcAttr: ["'unsafe-inline'"],
+  styleSrc: ["'self'"],
+  imgSrc: ["'self'", 'data:'],
+  objectSrc: ["'none'"],
+  baseUri: ["'self'"],
+  formAction: ["'self'"],
+  frameAncestors: ["'none'"],
+  // On loopback and on a site's own network there may be no TLS to upgrade to.
+  upgradeInsecureRequests: null,
+};
+
+/** The built application: files with a hash in their name for good, every page address answered by index.html. */
+function serveWeb(app: Express, webRoot: string): void {
+  app.use('/assets', express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y', index: false, fallthrough: false }));
+  app.use(express.static(webRoot, { index: false, maxAge: 0 }));
+  app.get('/{*path}', (_request, response) => {
+    response.setHeader('Cache-Control', 'no-cache');
+    response.sendFile(join(webRoot, 'index.html'));
+  });
+}

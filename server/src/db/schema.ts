@@ -1,0 +1,88 @@
+import { sql } from 'drizzle-orm';
+import { bigint, check, foreignKey, index, integer, pgEnum, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
+
+const createdAt = timestamp('created_at', { withTimezone: true }).notNull().defaultNow();
+const deletedAt = timestamp('deleted_at', { withTimezone: true });
+/** The job's revision when the row last changed. */
+const revision = bigint('revision', { mode: 'number' }).notNull();
+
+/** Whoever makes things: every job belongs to one. */
+export const account = pgTable('account', {
+  id: uuid('id').primaryKey(),
+  createdAt,
+});
+
+export const lengthStyle = pgEnum('length_style', ['ft-in', 'in', 'ft', 'in-dec', 'yd', 'm', 'cm', 'mm']);
+export const roundingDirection = pgEnum('rounding_direction', ['nearest', 'up', 'down']);
+
+export const job = pgTable(
+  'job',
+  {
+    id: uuid('id').primaryKey(),
+    ownerId: uuid('owner_id')
+      .notNull()
+      .references(() => account.id),
+    title: text('title').notNull(),
+    /** Counts the changes; each takes the next number, under the row's lock. */
+    revision,
+    /** The number the next line gets. Numbers are never used twice in a job. */
+    nextNumber: integer('next_number').notNull().default(1),
+    /** How the job's lengths read: style, finest division of an inch, metric step in mm (exact, as text), rounding. */
+    lengthStyle: lengthStyle('length_style').notNull().default('ft-in'),
+    finest: integer('finest').notNull().default(16),
+    metricStep: text('metric_step').notNull().default('1'),
+    rounding: roundingDirection('rounding').notNull().default('nearest'),
+    createdAt,
+    deletedAt,
+  },
+  (table) => [index('job_owner').on(table.ownerId), check('job_title_length', sql`char_length(${table.title}) between 1 and 120`), check('job_finest', sql`${table.finest} between 1 and 128`), check('job_metric_step', sql`${table.metricStep} ~ '^[0-9]+(/[0-9]+)?$'`)],
+);
+
+export const line = pgTable(
+  'line',
+  {
+    id: uuid('id').primaryKey(),
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => job.id),
+    number: integer('number').notNull(),
+    /** Fractional key, compared by code unit: the database is C.UTF-8. */
+    position: text('position').notNull(),
+    source: text('source').notNull(),
+    label: text('label'),
+    note: text('note').notNull().default(''),
+    revision,
+    createdAt,
+    deletedAt,
+  },
+  (table) => [
+    unique('line_number').on(table.jobId, table.number),
+    unique('line_in_job').on(table.jobId, table.id),
+    index('line_revision').on(table.jobId, table.revision),
+    check('line_number_positive', sql`${table.number} > 0`),
+  ],
+);
+
+export const changeKind = pgEnum('change_kind', ['line.add', 'line.edit', 'line.delete', 'line.restore']);
+
+/** Every change that was applied, so that one sent again is known. */
+export const change = pgTable(
+  'change',
+  {
+    accountId: uuid('account_id')
+      .notNull()
+      .references(() => account.id),
+    id: uuid('id').notNull(),
+    jobId: uuid('job_id').notNull(),
+    kind: changeKind('kind').notNull(),
+    lineId: uuid('line_id').notNull(),
+    /** SHA-256 of what was sent: the same id with other contents is refused. */
+    payloadHash: text('payload_hash').notNull(),
+    revision,
+    createdAt,
+  },
+  (table) => [
+    primaryKey({ columns: [table.accountId, table.id] }),
+    foreignKey({ name: 'change_line', columns: [table.jobId, table.lineId], foreignColumns: [line.jobId, line.id] }),
+  ],
+);

@@ -1,0 +1,55 @@
+import { randomUUID } from 'node:crypto';
+import type { Problem } from '@sprell/contract';
+import type { ErrorRequestHandler, RequestHandler } from 'express';
+import type { Logger } from 'pino';
+import { ProblemError } from './problem-error.ts';
+
+export const requestId: RequestHandler = (_request, response, next) => {
+  response.locals['requestId'] = randomUUID();
+  response.setHeader('X-Request-Id', response.locals['requestId'] as string);
+  next();
+};
+
+/** What the body reader of Express refuses, by its own names. */
+const BODY_ERRORS: Readonly<Record<string, ProblemError>> = {
+  'entity.parse.failed': new ProblemError('request.not_json', 'The body is not JSON.'),
+  'entity.too.large': new ProblemError('request.too_large', 'The body is too large; send fewer changes at once.'),
+  'encoding.unsupported': new ProblemError('request.not_json', 'The body is in an encoding that is not read here.'),
+  'charset.unsupported': new ProblemError('request.not_json', 'The body is in a character set that is not read here.'),
+};
+
+/** Errors by which PostgreSQL or its driver says that the database is away. */
+const AWAY = /ECONNREFUSED|ECONNRESET|EPIPE|57P0[123]|08[0-9A-Z]{3}|timeout exceeded when trying to connect|Connection terminated/;
+
+function isAway(error: unknown): boolean {
+  for (let cause: unknown = error; cause instanceof Error; cause = cause.cause) {
+    if (AWAY.test(`${(cause as { code?: string }).code ?? ''} ${cause.message}`)) return true;
+  }
+  return false;
+}
+
+function problemOf(error: unknown): ProblemError {
+  if (error instanceof ProblemError) return error;
+  if (error instanceof URIError) return new ProblemError('request.invalid', 'The address is not readable.');
+  const known = BODY_ERRORS[(error as { type?: string }).type ?? ''];
+  if (known) return known;
+  if (isAway(error)) return new ProblemError('server.unavailable', 'The store of jobs is away; try again in a moment.');
+  return new ProblemError('server.failed', 'Something failed here; nothing was changed.');
+}
+
+/** The only place that answers an error: a code and a sentence, never a stack or a query. */
+export function errorHandler(log: Logger): ErrorRequestHandler {
+  // eslint-disable-next-line @typescript-eslint/no-unused-vars -- Express knows an error handler by its four parameters
+  return (error: unknown, request, response, _next) => {
+    const problem = problemOf(error);
+    const id = response.locals['requestId'] as string;
+    if (problem.status >= 500) log.error({ requestId: id, method: request.method, path: request.path, err: error }, problem.message);
+    if (problem.status === 503) response.setHeader('Retry-After', '2');
+    if (response.headersSent) {
+      response.destroy();
+      return;
+    }
+    const body: Problem = { code: problem.code, message: problem.message, requestId: id };
+    response.status(problem.status).json(problem.places ? { ...body, places: problem.places } : body);
+  };
+}

@@ -1,0 +1,39 @@
+import type { Endpoint } from '@sprell/contract';
+import type { Request, Router } from 'express';
+import type { z } from 'zod';
+import { callerOf, type Caller } from './caller.ts';
+import { ProblemError } from './problem-error.ts';
+
+interface Asked<Params, Body> {
+  readonly params: Params;
+  readonly body: Body;
+  readonly caller: Caller;
+}
+
+/**
+ * Mounts an endpoint: checks what came in against its schemas, hands the handler typed values, sends what it returns.
+ * A handler throws `ProblemError` for a refusal; Express passes it on to the error handler.
+ */
+export function serve<Params extends z.ZodType, Body extends z.ZodType, Response extends z.ZodType>(
+  router: Router,
+  endpoint: Endpoint<Params, Body, Response>,
+  handler: (asked: Asked<z.output<Params>, z.output<Body>>) => Promise<z.input<Response>>,
+): void {
+  router[endpoint.method](endpoint.path, async (request, response) => {
+    const params = checked(endpoint.params, request.params, 'params');
+    const body = checked(endpoint.body, bodyOf(request), 'body');
+    response.json(await handler({ params, body, caller: callerOf(response) }));
+  });
+}
+
+function bodyOf(request: Request): unknown {
+  return request.method === 'GET' ? undefined : (request.body as unknown);
+}
+
+function checked<Schema extends z.ZodType>(schema: Schema, value: unknown, where: string): z.output<Schema> {
+  const result = schema.safeParse(value);
+  if (result.success) return result.data;
+  // A few places help; a thousand would only repeat what was sent.
+  const places = result.error.issues.slice(0, 10).map(({ path, message }) => ({ path: [where, ...path].join('.'), message }));
+  throw new ProblemError('request.invalid', 'The request is not what this address takes.', places);
+}

@@ -1,0 +1,41 @@
+/** Builds the web application and the server, each only when what it is made from changed. */
+import { buildIfChanged } from './fingerprint.mjs';
+import { at } from './paths.mjs';
+import { run } from './processes.mjs';
+
+const SHARED = [at('core', 'src'), at('contract', 'src'), at('package-lock.json')];
+
+export const SERVER_BUNDLE = at('dist', 'server', 'main.mjs');
+export const WEB_ROOT = at('web', 'dist');
+export const MIGRATIONS = at('server', 'src', 'db', 'migrations');
+
+export async function buildWeb() {
+  const inputs = [...SHARED, at('web', 'src'), at('web', 'public'), at('web', 'index.html'), at('web', 'vite.config.ts')];
+  return buildIfChanged(at('dist', 'web.stamp'), inputs, at('web', 'dist', 'index.html'), async () => {
+    console.log('Building the application …');
+    await run('npx', ['vite', 'build', '--logLevel', 'warn'], { cwd: at('web') });
+  });
+}
+
+export async function buildServer() {
+  return buildIfChanged(at('dist', 'server.stamp'), [...SHARED, at('server', 'src')], SERVER_BUNDLE, async () => {
+    console.log('Building the server …');
+    const { bundleForNode } = await import('./bundle.mjs');
+    await bundleForNode(at('server', 'src', 'main.ts'), SERVER_BUNDLE, ['pg-native']);
+  });
+}
+
+/** What the server process is told, besides its database and port. */
+export function serverEnvironment({ databaseUrl, port, demo, log }) {
+  return {
+    ...process.env,
+    NODE_ENV: 'production',
+    DATABASE_URL: databaseUrl,
+    PORT: String(port),
+    SPRELL_WEB_ROOT: WEB_ROOT,
+    SPRELL_MIGRATIONS: MIGRATIONS,
+    SPRELL_DEMO: demo ? '1' : '0',
+    SPRELL_LOG: log,
+  };
+}
+

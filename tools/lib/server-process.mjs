@@ -1,0 +1,30 @@
+/** The server as a child process that tells us when it listens. */
+import { spawn } from 'node:child_process';
+import { SERVER_BUNDLE, serverEnvironment } from './build.mjs';
+import { Plain } from './processes.mjs';
+
+/** Starts the built server. Resolves once it listens, with its port and how to stop it. */
+export function startServer({ databaseUrl, port, demo, log = 'warn', bundle = SERVER_BUNDLE }) {
+  return new Promise((resolve, reject) => {
+    // A process group of its own: Ctrl-C at the terminal reaches us alone, and we stop things in order.
+    const child = spawn(process.execPath, ['--enable-source-maps', bundle], {
+      env: serverEnvironment({ databaseUrl, port, demo, log }),
+      stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+      detached: true,
+    });
+    const exited = new Promise((done) => child.once('exit', done));
+    child.once('error', reject);
+    child.once('exit', (code) => reject(new Plain(`The server ended before it listened (status ${code}).`)));
+    child.once('message', ({ listening }) =>
+      resolve({
+        port: listening,
+        child,
+        exited,
+        stop: async () => {
+          child.kill('SIGTERM');
+          await exited;
+        },
+      }),
+    );
+  });
+}

@@ -1,0 +1,104 @@
+import { createInterface } from 'node:readline';
+import { DEFAULT_STYLE, describeIssue, kindOf, Session, termsOf, valueToNumber, isExact, type Issue, type Reckoned, type Value } from '@sprell/core';
+import { readArguments } from './options.ts';
+
+/** One line of `--json`: an entry worked out, or what is wrong with it. */
+interface Report {
+  readonly entry: string;
+  readonly readBack: string | null;
+  readonly kind: string | null;
+  readonly reading: string | null;
+  readonly plain: string | null;
+  readonly exact: readonly { numerator: string; denominator: string; radicand: string; piPower: number }[] | null;
+  readonly approx: number | null;
+  readonly rounding: string | null;
+  readonly error: { code: string; message: string; from: number; to: number; fixes: readonly { label: string; entry: string }[] } | null;
+}
+
+function exactTerms(value: Value): Report['exact'] {
+  if (!isExact(value)) return null;
+  return termsOf(value).map(({ coefficient, radicand, piPower }) => ({
+    numerator: `${coefficient.num}`,
+    denominator: `${coefficient.den}`,
+    radicand: `${radicand}`,
+    piPower,
+  }));
+}
+
+function reportOf(entry: string, reckoned: Reckoned): Report {
+  const { readBack, outcome, reading, issue } = reckoned;
+  const nothing = { entry, readBack: readBack ?? null, kind: null, reading: null, plain: null, exact: null, approx: null, rounding: null };
+  if (issue !== undefined || outcome === undefined) return { ...nothing, error: issue === undefined ? null : errorOf(issue) };
+  if (outcome.kind === 'answer') {
+    const answer = outcome.yes ? 'yes' : 'no';
+    return { ...nothing, kind: 'answer', reading: answer, plain: answer, rounding: 'exact', error: null };
+  }
+  const { value, dimension } = outcome.quantity;
+  return {
+    ...nothing,
+    kind: kindOf(dimension),
+    reading: reading?.text ?? null,
+    plain: reading?.plain ?? null,
+    exact: exactTerms(value),
+    approx: valueToNumber(value),
+    rounding: reading?.rounding ?? null,
+    error: null,
+  };
+}
+
+function errorOf(issue: Issue): NonNullable<Report['error']> {
+  return { code: issue.code, message: describeIssue(issue), from: issue.start, to: issue.end, fixes: issue.fixes };
+}
+
+/** The entry with a caret under the spot, then the sentence. */
+function drawn(entry: string, issue: Issue): string {
+  const shown = entry.length > 200 ? `${entry.slice(0, 200)}…` : entry;
+  const start = Math.min(issue.start, shown.length);
+  const width = Math.max(1, Math.min(issue.end, shown.length) - start);
+  return `${shown}\n${' '.repeat(start)}${'^'.repeat(width)}\n${describeIssue(issue)}\n`;
+}
+
+/** Runs the command; the exit status is 1 if any entry was in error, 2 if an option was. */
+export async function main(args: readonly string[]): Promise<number> {
+  const options = readArguments(args);
+  if ('problem' in options) {
+    process.stderr.write(`${options.problem}\n`);
+    return 2;
+  }
+  const session = new Session(options.style ?? DEFAULT_STYLE);
+  let failed = false;
+  const answer = (entry: string): string => {
+    const reckoned = session.enter(entry);
+    const report = reportOf(entry, reckoned);
+    if (report.error !== null) failed = true;
+    if (options.json) return `${JSON.stringify(report)}\n`;
+    if (reckoned.issue !== undefined) {
+      process.stderr.write(drawn(entry, reckoned.issue));
+      return '';
+    }
+    return `${report.readBack ?? ''} = ${report.reading ?? ''}\n`;
+  };
+  if (options.entries.length > 0) {
+    for (const entry of options.entries) process.stdout.write(answer(entry));
+  } else await answerInput(answer);
+  return failed ? 1 : 0;
+}
+
+/** Answers are gathered to blocks of about this many characters: one write a line would cost more than the reckoning. */
+const BLOCK = 1 << 16;
+
+async function answerInput(answer: (entry: string) => string): Promise<void> {
+  let block = '';
+  // A reader that closes the pipe early (head) is no failure of ours.
+  process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
+  for await (const line of createInterface({ input: process.stdin, crlfDelay: Infinity })) {
+    if (line.trim() === '') continue;
+    block += answer(line);
+    if (block.length >= BLOCK) {
+      const drained = process.stdout.write(block);
+      block = '';
+      if (!drained) await new Promise((resolve) => process.stdout.once('drain', resolve));
+    }
+  }
+  if (block !== '') process.stdout.write(block);
+}

@@ -1,0 +1,115 @@
+/**
+ * The start command. Everything it starts, it stops: the server first, so that what was accepted is finished, then the
+ * database. Nothing it needs has to be installed by hand.
+ */
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { buildServer, buildWeb } from './lib/build.mjs';
+import { clusterHome, removeCluster, startCluster } from './lib/cluster.mjs';
+import { ensurePackages } from './lib/install.mjs';
+import { at } from './lib/paths.mjs';
+import { isAlive, Plain, report } from './lib/processes.mjs';
+import { startServer } from './lib/server-process.mjs';
+
+const USAGE = `bin/start [--real] [--fresh]
+  --real   for real use: no demo jobs, its own database
+  --fresh  start over: throws the database away first
+PORT       port to serve on (4600 when it is free, otherwise the next)
+DATABASE_URL  uses a PostgreSQL server that is already there`;
+
+function readOptions(args) {
+  const known = new Set(['--real', '--fresh', '--help']);
+  for (const argument of args) if (!known.has(argument)) throw new Plain(`There is no option ${argument}.\n${USAGE}`);
+  return { real: args.includes('--real'), fresh: args.includes('--fresh'), help: args.includes('--help') };
+}
+
+/** Keeps two starts of one kind apart. A lock left behind by kill -9 names a process that is gone, and is taken over. */
+function takeLock(file) {
+  if (existsSync(file)) {
+    const [pid, address] = readFileSync(file, 'utf8').split('\n');
+    if (isAlive(Number(pid)) && Number(pid) !== process.pid) throw new Plain(`Sprell is running already${address ? ` at ${address}` : ''}.`);
+  }
+  writeFileSync(file, `${process.pid}\n`);
+}
+
+function isFree(port) {
+  return new Promise((resolve) => {
+    const probe = createServer();
+    probe.once('error', () => resolve(false));
+    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
+  });
+}
+
+/** The port asked for, which has to be free, or the first free one from 4600 on. */
+async function choosePort() {
+  const asked = process.env.PORT;
+  if (asked) {
+    if (!(await isFree(Number(asked)))) throw new Plain(`Port ${asked} is in use; choose another with PORT=…`);
+    return Number(asked);
+  }
+  for (let port = 4600; port < 4700; port += 1) if (await isFree(port)) return port;
+  throw new Plain('No port from 4600 to 4699 is free; choose one with PORT=…');
+}
+
+async function openStore(options, folder) {
+  const given = process.env.DATABASE_URL;
+  if (given) {
+    if (options.fresh) throw new Plain('--fresh throws a database away and does so only with one of its own, not with DATABASE_URL.');
+    return { url: given, stop: () => undefined };
+  }
+  const home = clusterHome(folder);
+  if (options.fresh) await removeCluster(home);
+  const store = await startCluster(home);
+  if (store.adopted) console.log('Found its database still running, and goes on with it.');
+  return store;
+}
+
+async function main() {
+  const options = readOptions(process.argv.slice(2));
+  if (options.help) {
+    console.log(USAGE);
+    return;
+  }
+  const kind = options.real ? 'real' : 'demo';
+  mkdirSync(at('.data'), { recursive: true });
+  const lock = at('.data', `${kind}.lock`);
+  takeLock(lock);
+
+  // From here on a signal ends the start in order, whatever it was doing.
+  let wanted = true;
+  let wake = () => {};
+  const told = new Promise((resolve) => (wake = resolve));
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
+    process.on(signal, () => {
+      wanted = false;
+      wake();
+    });
+
+  const stops = [];
+  try {
+    await ensurePackages();
+    if (wanted) {
+      const store = await openStore(options, at('.data', kind));
+      stops.unshift(() => store.stop());
+      await buildServer();
+      await buildWeb();
+      if (wanted) {
+        const server = await startServer({ databaseUrl: store.url, port: await choosePort(), demo: !options.real });
+        stops.unshift(() => server.stop());
+        const address = `http://127.0.0.1:${server.port}/`;
+        writeFileSync(lock, `${process.pid}\n${address}\n`);
+        console.log(`\nSprell is at ${address}${options.real ? '' : '  (with the demo jobs)'}\nCtrl-C stops it.`);
+        const ended = await Promise.race([told.then(() => false), server.exited.then(() => true)]);
+        if (ended) throw new Plain('The server ended by itself; its last lines are above.');
+      }
+    }
+  } finally {
+    for (const stop of stops) await stop();
+    rmSync(lock, { force: true });
+  }
+  console.log('Stopped.');
+}
+
+main()
+  .catch(report)
+  .finally(() => process.exit());

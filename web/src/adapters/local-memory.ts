@@ -1,0 +1,19 @@
+/** Small things this browser remembers by itself. A browser that forbids it forgets them, and nothing else. */
+
+export function remembered<T>(key: string): T | undefined {
+  try {
+    const text = localStorage.getItem(`sprell.${key}`);
+    return text === null ? undefined : (JSON.parse(text) as T);
+  } catch {
+    return undefined;
+  }
+}
+
+export function remember(key: string, value: unknown): void {
+  try {
+    if (value === undefined) localStorage.removeItem(`sprell.${key}`);
+    else localStorage.setItem(`sprell.${key}`, JSON.stringify(value));
+  } catch {
+    // A full or forbidden store: the page goes on without.
+  }
+}

@@ -1,0 +1,10 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import BenchView from '../features/bench/BenchView.vue';
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'bench', component: BenchView },
+    { path: '/:rest(.*)*', redirect: '/' },
+  ],
+});
