@@ -27,7 +27,8 @@ function readOptions(args) {
 function takeLock(file) {
   if (existsSync(file)) {
     const [pid, address] = readFileSync(file, 'utf8').split('\n');
-    if (isAlive(Number(pid)) && Number(pid) !== process.pid) throw new Plain(`Sprell is running already${address ? ` at ${address}` : ''}.`);
+    if (isAlive(Number(pid)) && Number(pid) !== process.pid)
+      throw new Plain(`Sprell is running already${address ? ` at ${address}` : ''}.`);
   }
   writeFileSync(file, `${process.pid}\n`);
 }
@@ -54,7 +55,8 @@ async function choosePort() {
 async function openStore(options, folder) {
   const given = process.env.DATABASE_URL;
   if (given) {
-    if (options.fresh) throw new Plain('--fresh throws a database away and does so only with one of its own, not with DATABASE_URL.');
+    if (options.fresh)
+      throw new Plain('--fresh throws a database away and does so only with one of its own, not with DATABASE_URL.');
     return { url: given, stop: () => undefined };
   }
   const home = clusterHome(folder);

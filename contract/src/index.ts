@@ -4,4 +4,12 @@ export { PROBLEMS, problemWire, type Problem, type ProblemCode } from './problem
 export { comparePlaces, positionBetween, positionsBetween, positionWire } from './position.ts';
 export { lineWire, type LineWire } from './wire/line.ts';
 export { changeWire, changeResultWire, type Change, type ChangeResult } from './wire/change.ts';
-export { BATCH_LIMIT, jobWire, listJobs, openJob, sendChanges, type JobSummary, type JobWire } from './endpoints/jobs.ts';
+export {
+  BATCH_LIMIT,
+  jobWire,
+  listJobs,
+  openJob,
+  sendChanges,
+  type JobSummary,
+  type JobWire,
+} from './endpoints/jobs.ts';

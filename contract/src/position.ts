@@ -19,7 +19,10 @@ export function positionsBetween(before: string | undefined, after: string | und
 }
 
 /** Order of two keys, ids settling a tie: two devices may choose the same key apart. */
-export function comparePlaces(a: { readonly position: string; readonly id: string }, b: { readonly position: string; readonly id: string }): number {
+export function comparePlaces(
+  a: { readonly position: string; readonly id: string },
+  b: { readonly position: string; readonly id: string },
+): number {
   if (a.position !== b.position) return a.position < b.position ? -1 : 1;
   return a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
 }

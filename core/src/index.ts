@@ -25,4 +25,10 @@ export { bindLast } from './slate/bind-last.ts';
 export { referencesOf } from './slate/references.ts';
 export { fromStored, storedIds, toStored } from './slate/stored-references.ts';
 export { readQuantity, roundingCost, isQuietCost, shownValue, type Reading } from './reading/read-quantity.ts';
-export { DEFAULT_STYLE, LENGTH_STYLES, type LengthStyle, type ReadingForm, type ReadingStyle } from './reading/style.ts';
+export {
+  DEFAULT_STYLE,
+  LENGTH_STYLES,
+  type LengthStyle,
+  type ReadingForm,
+  type ReadingStyle,
+} from './reading/style.ts';

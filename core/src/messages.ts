@@ -14,7 +14,8 @@ const SENTENCES: Sentences = {
   'entry.unfinished': ({ expected }) => `The entry stops short: ${expected} is still to come.`,
   'entry.too_long': ({ limit }) => `An entry holds ${limit} characters at most; split it over several lines.`,
   'entry.too_deep': ({ limit }) => `Brackets go ${limit} deep at most; put the inner part on a line of its own.`,
-  'entry.side_by_side': ({ left, right }) => `${left} and ${right} stand side by side; say whether to add, multiply or subtract.`,
+  'entry.side_by_side': ({ left, right }) =>
+    `${left} and ${right} stand side by side; say whether to add, multiply or subtract.`,
   'character.unknown': ({ character }) => `${character} means nothing here; leave it out.`,
   'symbol.unexpected': ({ symbol }) => `${symbol} cannot stand here; a value is missing beside it.`,
   'comma.unexpected': () => 'A comma groups thousands or separates the values of a function; it can do neither here.',
@@ -25,31 +26,44 @@ const SENTENCES: Sentences = {
   'number.too_large': () => 'This number is too large to reckon with; write a smaller exponent.',
   'unit.without_number': ({ unit }) => `${unit} needs a number in front of it.`,
   'unit.unknown': ({ word }) => `${word} is no unit that Sprell knows; see the list of units.`,
-  'unit.order': ({ unit }) => `${unit} cannot follow here: the parts of one length go from the larger unit to the smaller.`,
+  'unit.order': ({ unit }) =>
+    `${unit} cannot follow here: the parts of one length go from the larger unit to the smaller.`,
   'unit.expected': ({ found }) => `A unit was expected and ${found} was found; write one, such as ft or mm.`,
   'unit.not_joinable': ({ kind }) => `${kind} cannot be joined to the part before it; add it with +.`,
-  'name.unknown': ({ name }) => `There is no mark called ${name}; keep one under that name first or correct the spelling.`,
+  'name.unknown': ({ name }) =>
+    `There is no mark called ${name}; keep one under that name first or correct the spelling.`,
   'name.taken': ({ name }) => `${name} already means something in an entry; choose another name for the mark.`,
   'line.unknown': ({ line }) => `There is no line ${line} on the slate with a result to use.`,
   'line.failed': ({ line }) => `${line} has no result to use; mend it first.`,
-  'line.circle': ({ chain }) => `The line would use its own result (${chain}); let one of them stand without the other.`,
+  'line.circle': ({ chain }) =>
+    `The line would use its own result (${chain}); let one of them stand without the other.`,
   'mark.failed': ({ name }) => `The mark ${name} has no value to use; mend the line that makes it.`,
   'last.none': () => 'There is no result yet to go on from; begin with a size.',
-  'run.backwards': ({ from, to }) => `The run goes from ${from} up to ${to}, which stand the other way round on the slate.`,
+  'run.backwards': ({ from, to }) =>
+    `The run goes from ${from} up to ${to}, which stand the other way round on the slate.`,
   'run.misplaced': () => 'A run of lines can only be added up or compared: use sum, mean, min or max.',
   'run.empty': () => 'No line of this run has a result to use.',
-  'call.arguments': ({ name, expected, given }) => `${name} takes ${expected} and was given ${given}; separate values by a semicolon.`,
+  'call.arguments': ({ name, expected, given }) =>
+    `${name} takes ${expected} and was given ${given}; separate values by a semicolon.`,
   'percent.of_it': () => '“of it” follows a percent behind + or −, and means the sum so far.',
-  'directive.unknown': ({ target }) => `${target} is nothing that a result can be read in; name a unit, a fraction or a step.`,
-  'directive.kind': ({ target, kind }) => `${a(kind).replace(/^a/, 'A')} cannot be read in ${target}; name a unit of its own kind.`,
-  'kind.add': ({ left, right }) => `The left side is ${a(left)} and the right side ${a(right)}; only values of one kind add up.`,
-  'kind.add_plain': ({ left, right }) => `${a(left).replace(/^a/, 'A')} and ${a(right)} do not add up: give the plain number a unit.`,
-  'kind.compare': ({ left, right }) => `The left side is ${a(left)} and the right side ${a(right)}; only values of one kind compare.`,
-  'kind.function': ({ name, kind, wanted }) => `${name} was given ${a(kind)}; it needs ${/^an? /.test(wanted) ? wanted : a(wanted)} here.`,
-  'kind.multiply': ({ left, right }) => `${a(left).replace(/^a/, 'A')} and ${a(right)} cannot be multiplied or divided; an angle goes through sin, cos or tan first.`,
+  'directive.unknown': ({ target }) =>
+    `${target} is nothing that a result can be read in; name a unit, a fraction or a step.`,
+  'directive.kind': ({ target, kind }) =>
+    `${a(kind).replace(/^a/, 'A')} cannot be read in ${target}; name a unit of its own kind.`,
+  'kind.add': ({ left, right }) =>
+    `The left side is ${a(left)} and the right side ${a(right)}; only values of one kind add up.`,
+  'kind.add_plain': ({ left, right }) =>
+    `${a(left).replace(/^a/, 'A')} and ${a(right)} do not add up: give the plain number a unit.`,
+  'kind.compare': ({ left, right }) =>
+    `The left side is ${a(left)} and the right side ${a(right)}; only values of one kind compare.`,
+  'kind.function': ({ name, kind, wanted }) =>
+    `${name} was given ${a(kind)}; it needs ${/^an? /.test(wanted) ? wanted : a(wanted)} here.`,
+  'kind.multiply': ({ left, right }) =>
+    `${a(left).replace(/^a/, 'A')} and ${a(right)} cannot be multiplied or divided; an angle goes through sin, cos or tan first.`,
   'kind.temperature': () => 'A temperature is only converted, as in 68 °F to °C; it does not take part in sums.',
   'kind.root': ({ kind }) => `${a(kind).replace(/^a/, 'A')} has no such root: the square root of an area is a length.`,
-  'kind.power': ({ kind }) => `${a(kind).replace(/^a/, 'A')} cannot be raised to a power; use its sine, cosine or tangent.`,
+  'kind.power': ({ kind }) =>
+    `${a(kind).replace(/^a/, 'A')} cannot be raised to a power; use its sine, cosine or tangent.`,
   'kind.answer': () => 'A comparison answers yes or no and cannot be part of a sum; give it a line of its own.',
   'kind.unit_on_quantity': ({ kind }) => `The brackets hold ${a(kind)} already; take the unit behind them away.`,
   'power.not_plain': ({ kind }) => `A power is a plain number and this is ${a(kind)}; take the unit away.`,

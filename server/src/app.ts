@@ -32,9 +32,22 @@ export function createApp({ db, log, accountId, webRoot }: AppParts): Express {
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
-  app.use('/api', pinoHttp({ logger: log, quietReqLogger: true, serializers: { req: ({ method, url }: { method: string; url: string }) => ({ method, url }), res: ({ statusCode }: { statusCode: number }) => ({ statusCode }) } }));
+  app.use(
+    '/api',
+    pinoHttp({
+      logger: log,
+      quietReqLogger: true,
+      serializers: {
+        req: ({ method, url }: { method: string; url: string }) => ({ method, url }),
+        res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
+      },
+    }),
+  );
   app.use('/api', express.json({ limit: BODY_LIMIT, strict: true }));
-  app.use('/api', identifyCaller(() => Promise.resolve({ accountId })));
+  app.use(
+    '/api',
+    identifyCaller(() => Promise.resolve({ accountId })),
+  );
   app.use(jobRoutes({ jobs: makeJobsService(db), changes: makeChangesService(db) }));
   app.use('/api', () => {
     throw new ProblemError('route.not_found', 'There is nothing at this address.');
@@ -61,7 +74,10 @@ const CONTENT_SECURITY = {
 
 /** The built application: files with a hash in their name for good, every page address answered by index.html. */
 function serveWeb(app: Express, webRoot: string): void {
-  app.use('/assets', express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y', index: false, fallthrough: false }));
+  app.use(
+    '/assets',
+    express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y', index: false, fallthrough: false }),
+  );
   app.use(express.static(webRoot, { index: false, maxAge: 0 }));
   app.get('/{*path}', (_request, response) => {
     response.setHeader('Cache-Control', 'no-cache');

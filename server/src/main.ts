@@ -10,7 +10,9 @@ async function main(): Promise<void> {
   const config = readConfig(process.env);
   const log = pino({ level: config.logLevel });
   await migrateDatabase(config.databaseUrl, config.migrations);
-  const database = openDatabase(config.databaseUrl, (error) => log.error({ err: error }, 'An idle connection to the database failed'));
+  const database = openDatabase(config.databaseUrl, (error) =>
+    log.error({ err: error }, 'An idle connection to the database failed'),
+  );
   const accountId = await localAccount(database.db);
   if (config.demo) await loadDemo(database.db, accountId);
   const app = createApp({ db: database.db, log, accountId, webRoot: config.webRoot });

@@ -10,7 +10,13 @@ export const WEB_ROOT = at('web', 'dist');
 export const MIGRATIONS = at('server', 'src', 'db', 'migrations');
 
 export async function buildWeb() {
-  const inputs = [...SHARED, at('web', 'src'), at('web', 'public'), at('web', 'index.html'), at('web', 'vite.config.ts')];
+  const inputs = [
+    ...SHARED,
+    at('web', 'src'),
+    at('web', 'public'),
+    at('web', 'index.html'),
+    at('web', 'vite.config.ts'),
+  ];
   return buildIfChanged(at('dist', 'web.stamp'), inputs, at('web', 'dist', 'index.html'), async () => {
     console.log('Building the application …');
     await run('npx', ['vite', 'build', '--logLevel', 'warn'], { cwd: at('web') });
@@ -38,4 +44,3 @@ export function serverEnvironment({ databaseUrl, port, demo, log }) {
     SPRELL_LOG: log,
   };
 }
-

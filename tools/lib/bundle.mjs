@@ -13,6 +13,8 @@ export async function bundleForNode(entry, outfile, external = []) {
     logLevel: 'warning',
     external,
     // Packages written for CommonJS ask for `require` inside an ES module.
-    banner: { js: "import { createRequire as __createRequire } from 'node:module'; const require = __createRequire(import.meta.url);" },
+    banner: {
+      js: "import { createRequire as __createRequire } from 'node:module'; const require = __createRequire(import.meta.url);",
+    },
   });
 }

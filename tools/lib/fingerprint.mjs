@@ -3,7 +3,8 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 
-const SKIPPED = new Set(['node_modules', 'dist', '.data', '.git']);
+// The last one is written by the build itself.
+const SKIPPED = new Set(['node_modules', 'dist', '.data', '.git', 'components.d.ts']);
 
 /** Every file below the given files and folders, in order. */
 function filesBelow(path, found = []) {

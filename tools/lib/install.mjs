@@ -7,7 +7,9 @@ import { capture, isRoot, Plain, run } from './processes.mjs';
 /** npm ci, unless the packages of this very lock file are there already. */
 export async function ensurePackages() {
   const stamp = at('node_modules', '.sprell-lock');
-  const hash = createHash('sha1').update(readFileSync(at('package-lock.json'))).digest('hex');
+  const hash = createHash('sha1')
+    .update(readFileSync(at('package-lock.json')))
+    .digest('hex');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === hash) return;
   console.log('Installing npm packages …');
   // Nothing here needs an install script, and none is run.
@@ -20,7 +22,9 @@ export async function ensureDebian(packages, what) {
   console.log(`Installing ${what} …`);
   const sudo = isRoot() ? [] : capture('sudo', ['-n', 'true']).ok ? ['sudo', '-n'] : undefined;
   if (sudo === undefined)
-    throw new Plain(`${what} is missing, and only root may install it. Run once: sudo apt-get install ${packages.join(' ')}`);
+    throw new Plain(
+      `${what} is missing, and only root may install it. Run once: sudo apt-get install ${packages.join(' ')}`,
+    );
   if (!capture('apt-get', ['--version']).ok)
     throw new Plain(`${what} is missing, and this is no Debian machine. Install it and start again.`);
   const [command, ...first] = [...sudo, 'env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get'];
@@ -45,6 +49,7 @@ export async function ensureChromium() {
   const known = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
   if (!known.some((path) => existsSync(path))) await ensureDebian(['chromium'], 'Chromium');
   const path = known.find((candidate) => existsSync(candidate));
-  if (path === undefined) throw new Plain('Chromium was installed but is not where Debian puts it (/usr/bin/chromium).');
+  if (path === undefined)
+    throw new Plain('Chromium was installed but is not where Debian puts it (/usr/bin/chromium).');
   return path;
 }

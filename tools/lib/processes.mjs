@@ -10,7 +10,9 @@ export function run(command, args, options = {}) {
     const child = spawn(command, args, { stdio: 'inherit', ...options });
     child.on('error', (error) => reject(new Plain(`${command} could not be run: ${error.message}`)));
     child.on('exit', (code, signal) =>
-      code === 0 ? resolve() : reject(new Plain(`${command} ${args[0] ?? ''} ended with ${signal ?? `status ${code}`}`)),
+      code === 0
+        ? resolve()
+        : reject(new Plain(`${command} ${args[0] ?? ''} ended with ${signal ?? `status ${code}`}`)),
     );
   });
 }

@@ -1,5 +1,15 @@
 import { createInterface } from 'node:readline';
-import { DEFAULT_STYLE, describeIssue, kindOf, Session, termsOf, valueToNumber, isExact, type Issue, type Reckoned, type Value } from '@sprell/core';
+import {
+  describeIssue,
+  kindOf,
+  Session,
+  termsOf,
+  valueToNumber,
+  isExact,
+  type Issue,
+  type Reckoned,
+  type Value,
+} from '@sprell/core';
 import { readArguments } from './options.ts';
 
 /** One line of `--json`: an entry worked out, or what is wrong with it. */
@@ -12,7 +22,13 @@ interface Report {
   readonly exact: readonly { numerator: string; denominator: string; radicand: string; piPower: number }[] | null;
   readonly approx: number | null;
   readonly rounding: string | null;
-  readonly error: { code: string; message: string; from: number; to: number; fixes: readonly { label: string; entry: string }[] } | null;
+  readonly error: {
+    code: string;
+    message: string;
+    from: number;
+    to: number;
+    fixes: readonly { label: string; entry: string }[];
+  } | null;
 }
 
 function exactTerms(value: Value): Report['exact'] {
@@ -27,8 +43,18 @@ function exactTerms(value: Value): Report['exact'] {
 
 function reportOf(entry: string, reckoned: Reckoned): Report {
   const { readBack, outcome, reading, issue } = reckoned;
-  const nothing = { entry, readBack: readBack ?? null, kind: null, reading: null, plain: null, exact: null, approx: null, rounding: null };
-  if (issue !== undefined || outcome === undefined) return { ...nothing, error: issue === undefined ? null : errorOf(issue) };
+  const nothing = {
+    entry,
+    readBack: readBack ?? null,
+    kind: null,
+    reading: null,
+    plain: null,
+    exact: null,
+    approx: null,
+    rounding: null,
+  };
+  if (issue !== undefined || outcome === undefined)
+    return { ...nothing, error: issue === undefined ? null : errorOf(issue) };
   if (outcome.kind === 'answer') {
     const answer = outcome.yes ? 'yes' : 'no';
     return { ...nothing, kind: 'answer', reading: answer, plain: answer, rounding: 'exact', error: null };
@@ -65,12 +91,12 @@ export async function main(args: readonly string[]): Promise<number> {
     process.stderr.write(`${options.problem}\n`);
     return 2;
   }
-  const session = new Session(options.style ?? DEFAULT_STYLE);
-  let failed = false;
+  const session = new Session(options.style);
+  let errors = 0;
   const answer = (entry: string): string => {
     const reckoned = session.enter(entry);
     const report = reportOf(entry, reckoned);
-    if (report.error !== null) failed = true;
+    if (report.error !== null) errors += 1;
     if (options.json) return `${JSON.stringify(report)}\n`;
     if (reckoned.issue !== undefined) {
       process.stderr.write(drawn(entry, reckoned.issue));
@@ -81,7 +107,7 @@ export async function main(args: readonly string[]): Promise<number> {
   if (options.entries.length > 0) {
     for (const entry of options.entries) process.stdout.write(answer(entry));
   } else await answerInput(answer);
-  return failed ? 1 : 0;
+  return errors > 0 ? 1 : 0;
 }
 
 /** Answers are gathered to blocks of about this many characters: one write a line would cost more than the reckoning. */

@@ -26,16 +26,21 @@ export function readArguments(args: readonly string[]): ReckonArguments | { read
     if (name === '--json') json = true;
     else if (name === '--style') {
       const wanted = value();
-      if (!isLengthStyle(wanted)) return { problem: `--style takes one of ${LENGTH_STYLES.join(', ')}; it was given "${wanted}".` };
+      if (!isLengthStyle(wanted))
+        return { problem: `--style takes one of ${LENGTH_STYLES.join(', ')}; it was given "${wanted}".` };
       style = { ...style, length: wanted };
     } else if (name === '--finest') {
       const wanted = value();
       const finest = readFinest(wanted);
-      if (finest === undefined) return { problem: `--finest takes a fraction of an inch such as 1/16 or millimetres such as 5 mm; it was given "${wanted}".` };
+      if (finest === undefined)
+        return {
+          problem: `--finest takes a fraction of an inch such as 1/16 or millimetres such as 5 mm; it was given "${wanted}".`,
+        };
       style = { ...style, ...finest };
     } else if (name === '--round') {
       const wanted = value();
-      if (wanted !== 'nearest' && wanted !== 'up' && wanted !== 'down') return { problem: `--round takes nearest, up or down; it was given "${wanted}".` };
+      if (wanted !== 'nearest' && wanted !== 'up' && wanted !== 'down')
+        return { problem: `--round takes nearest, up or down; it was given "${wanted}".` };
       style = { ...style, rounding: wanted };
     } else if (/^--[a-z]/.test(argument)) return { problem: `There is no option ${name}.\n${USAGE}` };
     else entries.push(argument);

@@ -16,17 +16,36 @@ export const readingWire = z.object({
   rounding: z.enum(['nearest', 'up', 'down']),
 });
 
-export const jobWire = z.object({ id: z.uuid(), title: z.string(), reading: readingWire, revision: revisionWire, nextNumber: z.int(), lines: z.array(lineWire) });
+export const jobWire = z.object({
+  id: z.uuid(),
+  title: z.string(),
+  reading: readingWire,
+  revision: revisionWire,
+  nextNumber: z.int(),
+  lines: z.array(lineWire),
+});
 export type JobWire = z.infer<typeof jobWire>;
 
 const jobParams = z.object({ jobId: z.uuid() });
 const nothing = z.undefined();
 
 /** The jobs of whoever asks. */
-export const listJobs = defineEndpoint({ method: 'get', path: '/api/jobs', params: z.object({}), body: nothing, response: z.array(jobSummaryWire) });
+export const listJobs = defineEndpoint({
+  method: 'get',
+  path: '/api/jobs',
+  params: z.object({}),
+  body: nothing,
+  response: z.array(jobSummaryWire),
+});
 
 /** One job with its lines; deleted ones come marked, since entries may still name them. */
-export const openJob = defineEndpoint({ method: 'get', path: '/api/jobs/:jobId', params: jobParams, body: nothing, response: jobWire });
+export const openJob = defineEndpoint({
+  method: 'get',
+  path: '/api/jobs/:jobId',
+  params: jobParams,
+  body: nothing,
+  response: jobWire,
+});
 
 /** Most changes in one batch; a longer outbox is sent in several. */
 export const BATCH_LIMIT = 200;

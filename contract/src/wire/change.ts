@@ -16,7 +16,13 @@ const lineContent = { position: positionWire, source: sourceWire, label: labelWi
 
 export const changeWire = z.discriminatedUnion('kind', [
   /** A new line. Its number is provisional: where another device took it first, the answer holds another. */
-  z.strictObject({ id: idWire, kind: z.literal('line.add'), lineId: idWire, number: z.int().min(1).max(1_000_000), ...lineContent }),
+  z.strictObject({
+    id: idWire,
+    kind: z.literal('line.add'),
+    lineId: idWire,
+    number: z.int().min(1).max(1_000_000),
+    ...lineContent,
+  }),
   /** A line written anew, as it was seen at `base`. */
   z.strictObject({ id: idWire, kind: z.literal('line.edit'), lineId: idWire, base: baseWire, ...lineContent }),
   z.strictObject({ id: idWire, kind: z.literal('line.delete'), lineId: idWire, base: baseWire }),
@@ -32,6 +38,10 @@ export const changeResultWire = z.discriminatedUnion('status', [
   /** The line changed since `base`; nothing was done. The line as it is now. */
   z.object({ id: z.uuid(), status: z.literal('conflict'), line: lineWire }),
   /** Not possible: an id that is taken or unknown, or an id of a change sent before with other contents. */
-  z.object({ id: z.uuid(), status: z.literal('refused'), code: z.enum(['change.id_reused', 'line.id_unusable', 'line.not_found']) }),
+  z.object({
+    id: z.uuid(),
+    status: z.literal('refused'),
+    code: z.enum(['change.id_reused', 'line.id_unusable', 'line.not_found']),
+  }),
 ]);
 export type ChangeResult = z.infer<typeof changeResultWire>;

@@ -4,7 +4,10 @@ import { positionWire } from '../position.ts';
 
 /** A reference is stored as the id of its line, which takes more room than the #n a person types. */
 const STORED_REFERENCE = 40;
-const storedSource = z.string().max(LIMITS.characters * STORED_REFERENCE).refine(hasNoControl, 'Control characters are not text.');
+const storedSource = z
+  .string()
+  .max(LIMITS.characters * STORED_REFERENCE)
+  .refine(hasNoControl, 'Control characters are not text.');
 
 export const labelWire = z.string().trim().min(1).max(120).refine(hasNoControl, 'Control characters are not text.');
 export const noteWire = z.string().max(2000).refine(hasNoNull, 'A null character is not text.');

@@ -34,7 +34,7 @@ export function gcdNumber(a: number, b: number): number {
   let i = x | 0;
   let j = y | 0;
   while (j !== 0) {
-    const rest = i % j | 0;
+    const rest = (i % j) | 0;
     i = j;
     j = rest;
   }

@@ -69,10 +69,19 @@ export type IssueCode = keyof IssueFields;
 
 /** One thing that keeps an entry from being reckoned: a code, a place in the entry, the facts, and fixes to touch. */
 export type Issue = {
-  readonly [C in IssueCode]: Span & { readonly code: C; readonly fields: IssueFields[C]; readonly fixes: readonly Fix[] };
+  readonly [C in IssueCode]: Span & {
+    readonly code: C;
+    readonly fields: IssueFields[C];
+    readonly fixes: readonly Fix[];
+  };
 }[IssueCode];
 
 /** Makes an issue; the fields belong to the code. */
-export function makeIssue<C extends IssueCode>(code: C, span: Span, fields: IssueFields[C], fixes: readonly Fix[] = []): Issue {
+export function makeIssue<C extends IssueCode>(
+  code: C,
+  span: Span,
+  fields: IssueFields[C],
+  fixes: readonly Fix[] = [],
+): Issue {
   return { code, start: span.start, end: span.end, fields, fixes } as unknown as Issue;
 }

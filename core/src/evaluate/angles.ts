@@ -1,9 +1,36 @@
-import { addApproximate, invertApproximate, mayBeZero, multiplyApproximate, negateApproximate, sqrtApproximate } from '../number/approximation.ts';
+import {
+  addApproximate,
+  invertApproximate,
+  mayBeZero,
+  multiplyApproximate,
+  negateApproximate,
+  sqrtApproximate,
+} from '../number/approximation.ts';
 import { atanApproximate, cosApproximate, piApproximate, sinApproximate } from '../number/elementary.ts';
 import { approximateRational } from '../number/approximation.ts';
 import { PI } from '../number/radical.ts';
-import { floorRational, HALF, makeRational, multiplyRational, ONE, subtractRational, type Rational } from '../number/rational.ts';
-import { addValue, approximate, compareValue, divideValue, equalValue, multiplyValue, negateValue, signOfValue, sqrtValue, subtractValue, type Value } from '../number/value.ts';
+import {
+  floorRational,
+  HALF,
+  makeRational,
+  multiplyRational,
+  ONE,
+  subtractRational,
+  type Rational,
+} from '../number/rational.ts';
+import {
+  addValue,
+  approximate,
+  compareValue,
+  divideValue,
+  equalValue,
+  multiplyValue,
+  negateValue,
+  signOfValue,
+  sqrtValue,
+  subtractValue,
+  type Value,
+} from '../number/value.ts';
 
 /**
  * Circular functions that stay exact where the sine, cosine or tangent is a sum of square roots: every multiple of 15°

@@ -1,17 +1,41 @@
 import type { Span } from '../base/span.ts';
 import { LIMITS } from '../notation/operators.ts';
-import { approximate, bitsOfValue, divideValue, isZero, multiplyValue, signOfValue, sqrtValue, wholeValue, type Value } from '../number/value.ts';
+import {
+  approximate,
+  bitsOfValue,
+  divideValue,
+  isZero,
+  multiplyValue,
+  signOfValue,
+  sqrtValue,
+  wholeValue,
+  type Value,
+} from '../number/value.ts';
 import { expApproximate, lnApproximate } from '../number/elementary.ts';
 import { multiplyApproximate, negateApproximate } from '../number/approximation.ts';
 import { wholeRoot } from '../number/radical.ts';
 import { absRational, makeRational, ONE, powerRational, type Rational } from '../number/rational.ts';
-import { ANGLE, kindOf, PLAIN, powersOf, SLOPE, TEMPERATURE, withinLimits, type Dimension, POWER_NAMES } from '../units/dimension.ts';
+import {
+  ANGLE,
+  kindOf,
+  PLAIN,
+  powersOf,
+  SLOPE,
+  TEMPERATURE,
+  withinLimits,
+  type Dimension,
+  POWER_NAMES,
+} from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
 import { refuse } from './refuse.ts';
 
 /** A value whose whole numbers outgrew the limit is refused before the next operation makes them larger still. */
 export function checkSize(value: Value, span: Span): Value {
-  if (value.kind === 'rational' ? typeof value.num !== 'number' && bitsOfValue(value) > LIMITS.bits : bitsOfValue(value) > LIMITS.bits)
+  if (
+    value.kind === 'rational'
+      ? typeof value.num !== 'number' && bitsOfValue(value) > LIMITS.bits
+      : bitsOfValue(value) > LIMITS.bits
+  )
     refuse('value.too_large', span, {});
   return value;
 }
@@ -57,10 +81,12 @@ export function raise(base: Quantity, exponent: Quantity, span: Span, place: Spa
 }
 
 function raiseWhole(base: Value, dimension: Dimension, exponent: number, span: Span, place: Span): Quantity {
-  if (Math.abs(exponent) > LIMITS.power || !withinLimits(dimension * exponent)) return refuse('power.too_large', place, { limit: `${LIMITS.power}` });
+  if (Math.abs(exponent) > LIMITS.power || !withinLimits(dimension * exponent))
+    return refuse('power.too_large', place, { limit: `${LIMITS.power}` });
   if (exponent < 0 && isZero(base)) return refuse('division.by_zero', span, {});
   if (base.kind === 'rational') {
-    if (bitsOfValue(base) * Math.abs(exponent) > 2 * LIMITS.bits && typeof base.num !== 'number') return refuse('value.too_large', span, {});
+    if (bitsOfValue(base) * Math.abs(exponent) > 2 * LIMITS.bits && typeof base.num !== 'number')
+      return refuse('value.too_large', span, {});
     return { value: checkSize(powerRational(base, exponent), span), dimension: dimension * exponent };
   }
   let value: Value = ONE;
@@ -81,13 +107,21 @@ function raiseFraction(base: Value, dimension: Dimension, exponent: Rational, sp
   const times = Number(exponent.num);
   const rooted = rootOfDimension(dimension, root);
   if (rooted === undefined) return refuse('kind.root', span, { kind: kindOf(dimension) });
-  if (isZero(base)) return times < 0 ? refuse('division.by_zero', span, {}) : { value: makeRational(0), dimension: rooted * times };
+  if (isZero(base))
+    return times < 0 ? refuse('division.by_zero', span, {}) : { value: makeRational(0), dimension: rooted * times };
   const negative = signOfValue(base) < 0;
   if (negative && root % 2 === 0) return refuse('root.of_negative', span, {});
-  const exact = root === 2 ? sqrtValue(base) : root <= LIMITS.power && base.kind === 'rational' ? exactRoot(base, root) : undefined;
+  const exact =
+    root === 2 ? sqrtValue(base) : root <= LIMITS.power && base.kind === 'rational' ? exactRoot(base, root) : undefined;
   if (exact) return raiseWhole(exact, rooted, times, span, place);
   if (negative) {
-    const size = raiseAny({ ...approximateOf(base), mid: -approximateOf(base).mid }, PLAIN, exponent, span, place).value;
+    const size = raiseAny(
+      { ...approximateOf(base), mid: -approximateOf(base).mid },
+      PLAIN,
+      exponent,
+      span,
+      place,
+    ).value;
     return { value: times % 2 === 0 ? size : negateApproximate(approximateOf(size)), dimension: rooted * times };
   }
   return { value: raiseAny(base, PLAIN, exponent, span, place).value, dimension: checkPower(rooted * times, place) };
@@ -111,7 +145,10 @@ function exactRoot(base: Rational, root: number): Rational | undefined {
 /** e^(exponent · ln base), for a base over zero. */
 function raiseAny(base: Value, dimension: Dimension, exponent: Value, span: Span, place: Span): Quantity {
   if (dimension !== PLAIN) return refuse('kind.root', span, { kind: kindOf(dimension) });
-  if (signOfValue(base) <= 0) return isZero(base) && signOfValue(exponent) > 0 ? { value: makeRational(0), dimension } : refuse('root.of_negative', span, {});
+  if (signOfValue(base) <= 0)
+    return isZero(base) && signOfValue(exponent) > 0
+      ? { value: makeRational(0), dimension }
+      : refuse('root.of_negative', span, {});
   const value = expApproximate(multiplyApproximate(approximate(exponent), lnApproximate(approximate(base))));
   return value === undefined ? refuse('value.too_large', place, {}) : { value, dimension };
 }
@@ -120,7 +157,8 @@ function raiseAny(base: Value, dimension: Dimension, exponent: Value, span: Span
 export function rootOfQuantity(quantity: Quantity, span: Span): Quantity {
   if (quantity.dimension === TEMPERATURE) return refuse('kind.temperature', span, {});
   const dimension = quantity.dimension === SLOPE ? PLAIN : rootOfDimension(quantity.dimension, 2);
-  if (dimension === undefined || quantity.dimension === ANGLE) return refuse('kind.root', span, { kind: kindOf(quantity.dimension) });
+  if (dimension === undefined || quantity.dimension === ANGLE)
+    return refuse('kind.root', span, { kind: kindOf(quantity.dimension) });
   if (signOfValue(quantity.value) < 0) return refuse('root.of_negative', span, {});
   return { value: sqrtValue(quantity.value), dimension };
 }

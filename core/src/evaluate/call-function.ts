@@ -6,7 +6,20 @@ import { invertApproximate, multiplyApproximate } from '../number/approximation.
 import { gcdBig } from '../base/bigint.ts';
 import { makeRational, ONE, type Rational } from '../number/rational.ts';
 import type { RoundingDirection } from '../number/rounding.ts';
-import { absValue, addValue, approximate, compareValue, divideValue, isZero, multiplyValue, roundValue, signOfValue, sqrtValue, subtractValue, type Value } from '../number/value.ts';
+import {
+  absValue,
+  addValue,
+  approximate,
+  compareValue,
+  divideValue,
+  isZero,
+  multiplyValue,
+  roundValue,
+  signOfValue,
+  sqrtValue,
+  subtractValue,
+  type Value,
+} from '../number/value.ts';
 import { ANGLE, kindOf, PLAIN, SLOPE, TEMPERATURE, withinLimits } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
 import { arcCosine, arcSine, arcTangent, cosine, radiansFromDegrees, sine, tangent } from './angles.ts';
@@ -87,20 +100,27 @@ export function callFunction(name: FunctionName, args: Arguments, span: Span): Q
 function checkAlike(name: FunctionName, args: Arguments): void {
   const { dimension } = args[0].quantity;
   for (const { quantity, span } of args) {
-    if (quantity.dimension !== dimension) refuse('kind.function', span, { name, kind: kindOf(quantity.dimension), wanted: kindOf(dimension) });
+    if (quantity.dimension !== dimension)
+      refuse('kind.function', span, { name, kind: kindOf(quantity.dimension), wanted: kindOf(dimension) });
   }
 }
 
 function extreme(name: FunctionName, args: Arguments, wanted: -1 | 1): Quantity {
   checkAlike(name, args);
-  return args.reduce((best, { quantity }) => (compareValue(quantity.value, best.value) === wanted ? quantity : best), args[0].quantity);
+  return args.reduce(
+    (best, { quantity }) => (compareValue(quantity.value, best.value) === wanted ? quantity : best),
+    args[0].quantity,
+  );
 }
 
 function total(name: FunctionName, args: Arguments): Quantity {
   checkAlike(name, args);
   const { dimension } = args[0].quantity;
   if (dimension === TEMPERATURE && name === 'sum') refuse('kind.temperature', args[0].span, {});
-  return { value: args.slice(1).reduce((sum: Value, { quantity }) => addValue(sum, quantity.value), args[0].quantity.value), dimension };
+  return {
+    value: args.slice(1).reduce((sum: Value, { quantity }) => addValue(sum, quantity.value), args[0].quantity.value),
+    dimension,
+  };
 }
 
 /** The largest quantity that goes into all of them a whole number of times. */
@@ -109,11 +129,14 @@ function commonMeasure(name: FunctionName, args: Arguments): Quantity {
   let common: Rational | undefined;
   for (const { quantity, span } of args) {
     const { value } = quantity;
-    if (value.kind !== 'rational') return refuse('kind.function', span, { name, kind: 'value with a root or π', wanted: 'plain fraction' });
+    if (value.kind !== 'rational')
+      return refuse('kind.function', span, { name, kind: 'value with a root or π', wanted: 'plain fraction' });
     common = common === undefined ? value : commonRational(common, value);
   }
   const value = absValue(common as Rational);
-  return isZero(value) ? refuse('division.by_zero', args[0].span, {}) : { value, dimension: args[0].quantity.dimension };
+  return isZero(value)
+    ? refuse('division.by_zero', args[0].span, {})
+    : { value, dimension: args[0].quantity.dimension };
 }
 
 function commonRational(a: Rational, b: Rational): Rational {
@@ -131,12 +154,16 @@ function remainder(name: FunctionName, args: Arguments): Quantity {
   const times = roundValue(ratio, 'down');
   // Towards zero and then one further down where the ratio is negative and not whole.
   const whole = signOfValue(ratio) < 0 && times.side !== 0 ? BigInt(times.whole) - 1n : times.whole;
-  return { value: subtractValue(a.quantity.value, multiplyValue(b.quantity.value, makeRational(whole))), dimension: a.quantity.dimension };
+  return {
+    value: subtractValue(a.quantity.value, multiplyValue(b.quantity.value, makeRational(whole))),
+    dimension: a.quantity.dimension,
+  };
 }
 
 function toStep(name: FunctionName, args: Arguments, direction: RoundingDirection): Quantity {
   const [a, given] = args as readonly [Argument, Argument | undefined];
-  if (given === undefined && a.quantity.dimension !== PLAIN) return refuse('kind.function', a.span, { name, kind: kindOf(a.quantity.dimension), wanted: 'value and a step' });
+  if (given === undefined && a.quantity.dimension !== PLAIN)
+    return refuse('kind.function', a.span, { name, kind: kindOf(a.quantity.dimension), wanted: 'value and a step' });
   const step: Quantity = given?.quantity ?? { value: ONE, dimension: PLAIN };
   if (given) checkAlike(name, [a, given]);
   if (signOfValue(step.value) <= 0) return refuse('range.step', given?.span ?? a.span, {});
@@ -176,21 +203,35 @@ function angleOf(name: FunctionName, { quantity, span }: Argument): Value {
 }
 
 function plainOf(name: FunctionName, { quantity, span }: Argument, wanted: string): Value {
-  return quantity.dimension === PLAIN ? quantity.value : refuse('kind.function', span, { name, kind: kindOf(quantity.dimension), wanted });
+  return quantity.dimension === PLAIN
+    ? quantity.value
+    : refuse('kind.function', span, { name, kind: kindOf(quantity.dimension), wanted });
 }
 
 function ratioOf(name: FunctionName, argument: Argument): Value {
-  return argument.quantity.dimension === SLOPE ? argument.quantity.value : plainOf(name, argument, 'plain number or a slope');
+  return argument.quantity.dimension === SLOPE
+    ? argument.quantity.value
+    : plainOf(name, argument, 'plain number or a slope');
 }
 
 function logarithm(name: 'ln' | 'log', argument: Argument): Quantity {
   const value = plainOf(name, argument, 'a plain number');
   if (signOfValue(value) <= 0) return refuse('range.logarithm', argument.span, { name });
-  const exact = value.kind === 'rational' ? (name === 'log' ? powerOfTen(value) : value.num === 1 && value.den === 1 ? 0 : undefined) : undefined;
+  const exact =
+    value.kind === 'rational'
+      ? name === 'log'
+        ? powerOfTen(value)
+        : value.num === 1 && value.den === 1
+          ? 0
+          : undefined
+      : undefined;
   if (exact !== undefined) return { value: makeRational(exact), dimension: PLAIN };
   const log = lnApproximate(approximate(value));
   if (name === 'ln') return { value: log, dimension: PLAIN };
-  return { value: multiplyApproximate(log, invertApproximate(lnApproximate(approximate(makeRational(10))))), dimension: PLAIN };
+  return {
+    value: multiplyApproximate(log, invertApproximate(lnApproximate(approximate(makeRational(10))))),
+    dimension: PLAIN,
+  };
 }
 
 /** n when the value is 10^n. */
@@ -200,4 +241,3 @@ function powerOfTen(value: Rational): number | undefined {
   if (!/^10*$/.test(num) || !/^10*$/.test(den)) return undefined;
   return num.length - den.length;
 }
-

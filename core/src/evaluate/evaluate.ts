@@ -6,7 +6,15 @@ import type { Binary, Compare, Entry, Expr, Measure, PercentStep, Scaled, UnitPo
 import type { Comparison } from '../notation/operators.ts';
 import { PI } from '../number/radical.ts';
 import { addRational, divideRational, makeRational, multiplyRational, ONE, type Rational } from '../number/rational.ts';
-import { addValue, compareValue, divideValue, multiplyValue, negateValue, subtractValue, type Value } from '../number/value.ts';
+import {
+  addValue,
+  compareValue,
+  divideValue,
+  multiplyValue,
+  negateValue,
+  subtractValue,
+  type Value,
+} from '../number/value.ts';
 import { kindOf, LENGTH, PLAIN, SLOPE, TEMPERATURE } from '../units/dimension.ts';
 import { unitValue, type Quantity } from '../units/quantity.ts';
 import { KELVIN_AT_ZERO, type Unit } from '../units/unit-table.ts';
@@ -50,7 +58,8 @@ function quantityOf(expr: Expr, source: string, scope: Scope): Quantity {
       return { value: divideRational(expr.rise.value, expr.run.value), dimension: SLOPE };
     case 'percent': {
       const { value, dimension } = quantityOf(expr.operand, source, scope);
-      if (dimension !== PLAIN) return refuse('kind.function', expr, { name: '%', kind: kindOf(dimension), wanted: 'plain number' });
+      if (dimension !== PLAIN)
+        return refuse('kind.function', expr, { name: '%', kind: kindOf(dimension), wanted: 'plain number' });
       return { value: divideValue(value, HUNDRED), dimension };
     }
     case 'constant':
@@ -110,7 +119,8 @@ function temperatureOf(degrees: Rational, unit: Unit): Rational {
 function scaledOf(scaled: Scaled, source: string, scope: Scope): Quantity {
   const base = quantityOf(scaled.operand, source, scope);
   const joins = scaled.operand.kind === 'measure' || (scaled.units[0]?.power ?? 0) < 0;
-  if (base.dimension !== PLAIN && !joins) return refuse('kind.unit_on_quantity', scaled, { kind: kindOf(base.dimension) });
+  if (base.dimension !== PLAIN && !joins)
+    return refuse('kind.unit_on_quantity', scaled, { kind: kindOf(base.dimension) });
   const [only] = scaled.units as [UnitPower];
   if (only.unit.dimension === TEMPERATURE && scaled.units.length === 1 && only.power === 1) {
     if (base.value.kind !== 'rational') return refuse('kind.temperature', scaled, {});
@@ -134,7 +144,8 @@ function binaryOf(expr: Binary, source: string, scope: Scope): Quantity {
     case 'subtract': {
       if (left.dimension !== right.dimension) return refuseUnlike(expr, left, right, source);
       if (left.dimension === TEMPERATURE) return refuse('kind.temperature', expr, {});
-      const value = expr.operator === 'add' ? addValue(left.value, right.value) : subtractValue(left.value, right.value);
+      const value =
+        expr.operator === 'add' ? addValue(left.value, right.value) : subtractValue(left.value, right.value);
       return { value: checkSize(value, expr), dimension: left.dimension };
     }
     case 'multiply':
@@ -163,7 +174,10 @@ function unitFixes(plain: Expr, source: string): readonly Fix[] {
     { mark: '"', label: `${text}″` },
     { mark: "'", label: `${text}′` },
     { mark: ' mm', label: `${text} mm` },
-  ].map(({ mark, label }) => ({ label, entry: `${source.slice(0, plain.start)}${written}${mark}${source.slice(plain.end)}` }));
+  ].map(({ mark, label }) => ({
+    label,
+    entry: `${source.slice(0, plain.start)}${written}${mark}${source.slice(plain.end)}`,
+  }));
 }
 
 function percentStepOf(expr: PercentStep, source: string, scope: Scope): Quantity {
@@ -190,7 +204,10 @@ function markOf(name: string, span: Span, source: string, scope: Scope): Quantit
   const found = scope.mark(name.toLowerCase());
   if (found === undefined) {
     const near = nearestName(name, scope.names());
-    const fixes = near === undefined ? [] : [{ label: near, entry: `${source.slice(0, span.start)}${near}${source.slice(span.end)}` }];
+    const fixes =
+      near === undefined
+        ? []
+        : [{ label: near, entry: `${source.slice(0, span.start)}${near}${source.slice(span.end)}` }];
     return refuse('name.unknown', span, { name }, fixes);
   }
   return found.ok ? found.quantity : refuse('mark.failed', span, { name });
@@ -203,8 +220,14 @@ function argumentsOf(expr: Expr, source: string, scope: Scope): readonly Argumen
   const ends = [from, to].filter((number) => scope.line(number) === undefined);
   if (ends.length > 0) return refuse('line.unknown', expr, { line: `#${ends[0]}` });
   const lines = scope.run(from, to);
-  if (lines === undefined) return refuse('run.backwards', expr, { from: `#${from}`, to: `#${to}` }, [{ label: `#${to}..#${from}`, entry: `${source.slice(0, expr.start)}#${to}..#${from}${source.slice(expr.end)}` }]);
-  return lines.map((line) => ({ quantity: line.ok ? line.quantity : refuse('line.failed', expr, { line: 'a line of the run' }), span: expr }));
+  if (lines === undefined)
+    return refuse('run.backwards', expr, { from: `#${from}`, to: `#${to}` }, [
+      { label: `#${to}..#${from}`, entry: `${source.slice(0, expr.start)}#${to}..#${from}${source.slice(expr.end)}` },
+    ]);
+  return lines.map((line) => ({
+    quantity: line.ok ? line.quantity : refuse('line.failed', expr, { line: 'a line of the run' }),
+    span: expr,
+  }));
 }
 
 const HOLDS: Readonly<Record<Comparison, (order: -1 | 0 | 1) => boolean>> = {
@@ -219,9 +242,9 @@ const HOLDS: Readonly<Record<Comparison, (order: -1 | 0 | 1) => boolean>> = {
 function compareSides(expr: Compare, source: string, scope: Scope): Outcome {
   const left = quantityOf(expr.left, source, scope);
   const right = quantityOf(expr.right, source, scope);
-  if (left.dimension !== right.dimension) return refuse('kind.compare', expr, { left: kindOf(left.dimension), right: kindOf(right.dimension) });
+  if (left.dimension !== right.dimension)
+    return refuse('kind.compare', expr, { left: kindOf(left.dimension), right: kindOf(right.dimension) });
   const yes = HOLDS[expr.operator](compareValue(left.value, right.value));
   const difference = { value: subtractValue(left.value, right.value), dimension: left.dimension };
   return { kind: 'answer', yes, difference };
 }
-

@@ -18,8 +18,13 @@ export function editDistance(a: string, b: string, limit: number): number {
     for (let j = 1; j <= b.length; j += 1) {
       const above = rows[i - 1] as number[];
       const same = a[i - 1] === b[j - 1];
-      let best = Math.min((above[j] as number) + 1, (row[j - 1] as number) + 1, (above[j - 1] as number) + (same ? 0 : 1));
-      if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1]) best = Math.min(best, ((rows[i - 2] as number[])[j - 2] as number) + 1);
+      let best = Math.min(
+        (above[j] as number) + 1,
+        (row[j - 1] as number) + 1,
+        (above[j - 1] as number) + (same ? 0 : 1),
+      );
+      if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1])
+        best = Math.min(best, ((rows[i - 2] as number[])[j - 2] as number) + 1);
       row.push(best);
     }
     rows.push(row);

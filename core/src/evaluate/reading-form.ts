@@ -14,13 +14,17 @@ type Mutable<T> = { -readonly [K in keyof T]: T[K] };
  * add to earlier ones: `to mm to 5 mm`.
  * @param dimension of the line's value
  */
-export function readingForm(directives: readonly Directive[], dimension: Dimension): Result<ReadingForm | undefined, Issue> {
+export function readingForm(
+  directives: readonly Directive[],
+  dimension: Dimension,
+): Result<ReadingForm | undefined, Issue> {
   if (directives.length === 0) return ok(undefined);
   const form: Mutable<ReadingForm> = {};
   for (const directive of directives) {
     if (directive.direction !== undefined) form.rounding = directive.direction;
     const unlike = applyTarget(directive.target, dimension, form);
-    if (unlike !== undefined) return fail(makeIssue('directive.kind', directive, { target: unlike, kind: kindOf(dimension) }));
+    if (unlike !== undefined)
+      return fail(makeIssue('directive.kind', directive, { target: unlike, kind: kindOf(dimension) }));
   }
   return ok(form);
 }
@@ -41,7 +45,12 @@ function applyTarget(target: DirectiveTarget, dimension: Dimension, form: Mutabl
       return undefined;
     case 'step': {
       const unit: Unit | undefined = target.unit ?? (dimension === LENGTH ? INCH : undefined);
-      if (unit === undefined ? dimension !== PLAIN : unit.dimension !== dimension || unit.timesPi || dimension === TEMPERATURE) return target.unit?.symbol ?? 'that step';
+      if (
+        unit === undefined
+          ? dimension !== PLAIN
+          : unit.dimension !== dimension || unit.timesPi || dimension === TEMPERATURE
+      )
+        return target.unit?.symbol ?? 'that step';
       form.step = unit === undefined ? target.amount.value : stepIn(target.amount.value, unit);
       if (unit !== undefined && unit !== INCH && unit.id !== 'ft') form.units ??= [{ unit: unit.id, power: 1 }];
       return undefined;
@@ -72,7 +81,10 @@ function formFits(form: Form, dimension: Dimension): boolean {
  * The angle of a slope or the slope of an angle, when the line asks for the other of the two; undefined when there is
  * nothing to convert.
  */
-export function convertsAngle(form: ReadingForm | undefined, dimension: Dimension): 'to-angle' | 'to-slope' | undefined {
+export function convertsAngle(
+  form: ReadingForm | undefined,
+  dimension: Dimension,
+): 'to-angle' | 'to-slope' | undefined {
   if (form?.form === 'slope') return dimension === ANGLE ? 'to-slope' : undefined;
   const asksAngle = form?.form === 'degrees' || form?.form === 'degrees-minutes';
   return asksAngle && dimension === SLOPE ? 'to-angle' : undefined;

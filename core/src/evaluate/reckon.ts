@@ -38,10 +38,12 @@ export function reckon(source: string, { scope = EMPTY_SCOPE, style = DEFAULT_ST
   const parsed = parse(source, style);
   const { entry } = parsed;
   const [issue] = parsed.issues;
-  if (entry === undefined || (issue !== undefined && !parsed.unfinished)) return { parsed, readBack: undefined, outcome: undefined, reading: undefined, issue, form: undefined };
+  if (entry === undefined || (issue !== undefined && !parsed.unfinished))
+    return { parsed, readBack: undefined, outcome: undefined, reading: undefined, issue, form: undefined };
   const readBack = printEntry(entry, style);
   const evaluated = evaluate(entry, source, scope);
-  if (!evaluated.ok) return { parsed, readBack, outcome: undefined, reading: undefined, issue: evaluated.issue, form: undefined };
+  if (!evaluated.ok)
+    return { parsed, readBack, outcome: undefined, reading: undefined, issue: evaluated.issue, form: undefined };
   const outcome = evaluated.value;
   if (outcome.kind === 'answer') return { parsed, readBack, outcome, reading: undefined, issue, form: undefined };
   const read = readOutcome(entry, outcome.quantity, style);
@@ -53,7 +55,11 @@ export function readOutcome(
   entry: Entry,
   quantity: Quantity,
   style: ReadingStyle,
-): { readonly reading: Reading | undefined; readonly issue: Issue | undefined; readonly form: ReadingForm | undefined } {
+): {
+  readonly reading: Reading | undefined;
+  readonly issue: Issue | undefined;
+  readonly form: ReadingForm | undefined;
+} {
   const asked = readingForm(entry.directives, quantity.dimension);
   if (!asked.ok) return { reading: undefined, issue: asked.issue, form: undefined };
   const form = asked.value;

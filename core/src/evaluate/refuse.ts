@@ -11,7 +11,12 @@ export class Refusal {
 }
 
 /** Ends the evaluation with an issue. */
-export function refuse<C extends IssueCode>(code: C, span: Span, fields: IssueFields[C], fixes: readonly Fix[] = []): never {
+export function refuse<C extends IssueCode>(
+  code: C,
+  span: Span,
+  fields: IssueFields[C],
+  fixes: readonly Fix[] = [],
+): never {
   // eslint-disable-next-line @typescript-eslint/only-throw-error -- a private signal, caught in evaluate(); an Error would cost a stack trace
   throw new Refusal(makeIssue(code, span, fields, fixes));
 }

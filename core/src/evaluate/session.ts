@@ -23,8 +23,10 @@ export class Session {
   /** Works out the next entry. What it posts to a mark, or keeps, later entries see. */
   enter(source: string): Reckoned {
     const reckoned = this.#settle(reckon(source, { scope: this.#scope(), style: this.#style }));
-    const sound = reckoned.issue === undefined && reckoned.outcome?.kind === 'quantity';
-    this.#lines.push(sound && reckoned.outcome?.kind === 'quantity' ? { ok: true, quantity: reckoned.outcome.quantity } : FAILED);
+    const { issue, outcome } = reckoned;
+    this.#lines.push(
+      issue === undefined && outcome?.kind === 'quantity' ? { ok: true, quantity: outcome.quantity } : FAILED,
+    );
     return reckoned;
   }
 
@@ -32,7 +34,13 @@ export class Session {
   #settle(reckoned: Reckoned): Reckoned {
     const { entry } = reckoned.parsed;
     const assignment = entry?.assignment;
-    if (entry === undefined || assignment === undefined || reckoned.issue !== undefined || reckoned.outcome?.kind !== 'quantity') return reckoned;
+    if (
+      entry === undefined ||
+      assignment === undefined ||
+      reckoned.issue !== undefined ||
+      reckoned.outcome?.kind !== 'quantity'
+    )
+      return reckoned;
     const name = assignment.name.toLowerCase();
     if (assignment.operator === 'keep') {
       this.#marks.set(name, reckoned.outcome.quantity);
@@ -41,12 +49,21 @@ export class Session {
     }
     const mark = this.#marks.get(name);
     const { quantity } = reckoned.outcome;
-    if (mark === undefined) return { ...reckoned, outcome: undefined, reading: undefined, issue: makeIssue('name.unknown', assignment, { name: assignment.name }) };
+    if (mark === undefined)
+      return {
+        ...reckoned,
+        outcome: undefined,
+        reading: undefined,
+        issue: makeIssue('name.unknown', assignment, { name: assignment.name }),
+      };
     if (mark.dimension !== quantity.dimension) {
       const names = { left: kindOf(mark.dimension), right: kindOf(quantity.dimension) };
       return { ...reckoned, outcome: undefined, reading: undefined, issue: makeIssue('kind.add', entry.expr, names) };
     }
-    const posted = { value: addValue(mark.value, assignment.operator === 'add' ? quantity.value : negateValue(quantity.value)), dimension: mark.dimension };
+    const posted = {
+      value: addValue(mark.value, assignment.operator === 'add' ? quantity.value : negateValue(quantity.value)),
+      dimension: mark.dimension,
+    };
     this.#marks.set(name, posted);
     const read = readOutcome(entry, posted, this.#style);
     return { ...reckoned, outcome: { kind: 'quantity', quantity: posted }, reading: read.reading, issue: read.issue };

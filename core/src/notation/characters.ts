@@ -96,12 +96,18 @@ export const VULGAR: ReadonlyMap<number, readonly [number, number]> = new Map(
 
 /** Superscript digits, as written powers and numerators. */
 export const SUPERSCRIPT_DIGITS: ReadonlyMap<number, number> = new Map(
-  [...'\u2070\u00b9\u00b2\u00b3\u2074\u2075\u2076\u2077\u2078\u2079'].map((digit, value) => [digit.charCodeAt(0), value]),
+  [...'\u2070\u00b9\u00b2\u00b3\u2074\u2075\u2076\u2077\u2078\u2079'].map((digit, value) => [
+    digit.charCodeAt(0),
+    value,
+  ]),
 );
 
 /** Subscript digits, as written denominators. */
 export const SUBSCRIPT_DIGITS: ReadonlyMap<number, number> = new Map(
-  [...'\u2080\u2081\u2082\u2083\u2084\u2085\u2086\u2087\u2088\u2089'].map((digit, value) => [digit.charCodeAt(0), value]),
+  [...'\u2080\u2081\u2082\u2083\u2084\u2085\u2086\u2087\u2088\u2089'].map((digit, value) => [
+    digit.charCodeAt(0),
+    value,
+  ]),
 );
 
 export const FRACTION_SLASH = 0x2044;

@@ -46,11 +46,6 @@ export class Cursor {
     this.kind = this.table.kinds[index] as number;
   }
 
-  /** As comparing `kind`, behind a move that the type checker does not see. */
-  is(kind: T.TokenKind): boolean {
-    return this.kind === kind;
-  }
-
   kindAt(index: number): T.TokenKind {
     return index < this.table.kinds.length ? (this.table.kinds[index] as number) : T.END;
   }
@@ -109,8 +104,16 @@ export class Cursor {
     this.unfinished = true;
     const kept = this.source.slice(0, keepUntil).trimEnd();
     const dropped = this.source.slice(keepUntil).trim();
-    const fixes = kept === '' || dropped === '' ? [] : [{ label: `Leave out ${dropped}`, entry: `${kept}${this.ghost}` }];
-    this.issues.push(makeIssue('entry.unfinished', { start: this.source.trimEnd().length, end: this.source.length }, { expected }, fixes));
+    const fixes =
+      kept === '' || dropped === '' ? [] : [{ label: `Leave out ${dropped}`, entry: `${kept}${this.ghost}` }];
+    this.issues.push(
+      makeIssue(
+        'entry.unfinished',
+        { start: this.source.trimEnd().length, end: this.source.length },
+        { expected },
+        fixes,
+      ),
+    );
   }
 
   /** The whole entry with the stretch from `start` to `end` written differently. */

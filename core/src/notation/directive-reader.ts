@@ -58,7 +58,11 @@ function readTarget(c: Cursor): DirectiveTarget | undefined {
   }
   if (isNumberStart(c.kind)) {
     const amount = readNumber(c);
-    if (c.kind === T.WORD && (c.word() === 'decimals' || c.word() === 'decimal' || c.word() === 'places') && amount.value.den === 1) {
+    if (
+      c.kind === T.WORD &&
+      (c.word() === 'decimals' || c.word() === 'decimal' || c.word() === 'places') &&
+      amount.value.den === 1
+    ) {
       c.advance();
       return { kind: 'decimals', count: Math.min(Number(amount.value.num), 30) };
     }
@@ -102,5 +106,7 @@ function readTarget(c: Cursor): DirectiveTarget | undefined {
 function refuseTarget(c: Cursor): never {
   const target = c.kind === T.END ? c.text(c.index - 1) : c.text();
   const span = c.kind === T.END ? c.spanOfToken(c.index - 1) : c.spanOfToken();
-  return c.refuse('directive.unknown', span, { target }, [{ label: 'Leave it out', entry: c.source.slice(0, c.start(c.index - 1)).trimEnd() }]);
+  return c.refuse('directive.unknown', span, { target }, [
+    { label: 'Leave it out', entry: c.source.slice(0, c.start(c.index - 1)).trimEnd() },
+  ]);
 }

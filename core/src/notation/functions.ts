@@ -47,4 +47,19 @@ export function functionInfo(name: FunctionName): FunctionInfo {
 }
 
 /** Words with a meaning of their own, which no mark may take as a name. Units and functions are taken besides. */
-export const RESERVED_WORDS: ReadonlySet<string> = new Set(['x', 'x2', 'e', 'to', 'in', 'of', 'it', 'last', 'pi', 'sq', 'cu', 'cubic', 'yes', 'no']);
+export const RESERVED_WORDS: ReadonlySet<string> = new Set([
+  'x',
+  'x2',
+  'e',
+  'to',
+  'in',
+  'of',
+  'it',
+  'last',
+  'pi',
+  'sq',
+  'cu',
+  'cubic',
+  'yes',
+  'no',
+]);

@@ -10,14 +10,19 @@ export function refuseRest(c: Cursor): never {
   const leaveOut: Fix = { label: `Leave out ${symbol}`, entry: c.rewritten(span.start, span.end, '').trim() };
   switch (c.kind) {
     case T.CLOSE:
-      return c.refuse('bracket.unopened', span, {}, [leaveOut, { label: 'Open it at the start', entry: `(${c.source}` }]);
+      return c.refuse('bracket.unopened', span, {}, [
+        leaveOut,
+        { label: 'Open it at the start', entry: `(${c.source}` },
+      ]);
     case T.COMMA:
       return c.refuse('comma.unexpected', span, {}, [
         { label: 'A decimal point', entry: c.rewritten(span.start, span.end, '.') },
         { label: 'Plus', entry: c.rewritten(span.start, span.end, ' +') },
       ]);
     case T.EQUALS:
-      return c.refuse('equals.unexpected', span, {}, [{ label: 'Are they equal?', entry: c.rewritten(span.start, span.end, ' == ').replace(/ {2,}/g, ' ') }]);
+      return c.refuse('equals.unexpected', span, {}, [
+        { label: 'Are they equal?', entry: c.rewritten(span.start, span.end, ' == ').replace(/ {2,}/g, ' ') },
+      ]);
     case T.UNKNOWN:
       return c.refuse('character.unknown', span, { character: symbol }, [leaveOut]);
     case T.INTEGER:
@@ -42,7 +47,15 @@ export function refuseRest(c: Cursor): never {
 
 function refuseWord(c: Cursor, leaveOut: Fix): never {
   const word = c.word();
-  if (word === 'to' || word === 'in' || word === 'up' || word === 'down' || word === 'of' || word === 'it' || word === 'per')
+  if (
+    word === 'to' ||
+    word === 'in' ||
+    word === 'up' ||
+    word === 'down' ||
+    word === 'of' ||
+    word === 'it' ||
+    word === 'per'
+  )
     return c.refuse('symbol.unexpected', c.spanOfToken(), { symbol: c.text() }, [leaveOut]);
   if (startsUnit(c, c.index)) {
     const read: Fix = { label: `Read it in ${c.text()}`, entry: c.rewritten(c.start(), c.start(), 'to ') };

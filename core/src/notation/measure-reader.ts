@@ -27,7 +27,9 @@ function decimalValue(c: Cursor, index: number): Rational {
   if (Math.abs(decimals) > EXPONENT_LIMIT) c.refuse('number.too_large', c.spanOfToken(index), {});
   if (mantissa !== -1 && decimals >= 0 && decimals <= 15) return makeRational(mantissa, TENS[decimals] as number);
   const digits = mantissa === -1 ? bigDigits(c.text(index).split(/[eE]/)[0] as string) : BigInt(mantissa);
-  return decimals >= 0 ? makeRational(digits, 10n ** BigInt(decimals)) : makeRational(digits * 10n ** BigInt(-decimals));
+  return decimals >= 0
+    ? makeRational(digits, 10n ** BigInt(decimals))
+    : makeRational(digits * 10n ** BigInt(-decimals));
 }
 
 function wholeOf(c: Cursor, index: number): number | bigint {
@@ -76,7 +78,15 @@ export function readNumber(c: Cursor): NumberLiteral {
     const parts = fractionAt(c, first);
     const end = c.end(first);
     c.advance();
-    return { kind: 'number', start, end, value: makeRational(parts.num, parts.den), whole: 0, num: parts.num, den: parts.den };
+    return {
+      kind: 'number',
+      start,
+      end,
+      value: makeRational(parts.num, parts.den),
+      whole: 0,
+      num: parts.num,
+      den: parts.den,
+    };
   }
   if (c.kind === T.DECIMAL) {
     const value = decimalValue(c, first);
@@ -127,13 +137,21 @@ function endsMeasure(c: Cursor): boolean {
     const word = c.word();
     return word === 'to' || word === 'of' || word === 'in' || word === 'up' || word === 'down';
   }
-  return standsAlone(c) && c.kind !== T.OPEN && c.kind !== T.ROOT && c.kind !== T.PI && c.kind !== T.CURRENCY && c.kind !== T.DEGREE;
+  return (
+    standsAlone(c) &&
+    c.kind !== T.OPEN &&
+    c.kind !== T.ROOT &&
+    c.kind !== T.PI &&
+    c.kind !== T.CURRENCY &&
+    c.kind !== T.DEGREE
+  );
 }
 
 /** 9'-7 1/4", 9'-7, 16'-4-3/8": the hyphen at the cursor joins whole feet to whole inches under 12, if it does. */
 function readJoinedInches(c: Cursor, feet: NumberLiteral): MeasurePart | undefined {
   const hyphen = c.index;
-  if (c.kindAt(hyphen + 1) !== T.INTEGER || !c.tight(hyphen) || !c.tight(hyphen + 1) || !isWholeLiteral(feet)) return undefined;
+  if (c.kindAt(hyphen + 1) !== T.INTEGER || !c.tight(hyphen) || !c.tight(hyphen + 1) || !isWholeLiteral(feet))
+    return undefined;
   if ((c.table.values[hyphen + 1] as number) >= 12 || c.table.values[hyphen + 1] === -1) return undefined;
   c.advance();
   const amount = readNumber(c);
@@ -191,7 +209,8 @@ function readNextPart(c: Cursor, previous: MeasurePart): MeasurePart | undefined
       if (digits === 2) return { amount, unit: CENTIMETRE };
       if (digits === 3) return { amount, unit: MILLIMETRE };
     }
-    if (previous.unit === INCH && isFraction && previous.amount.den === 0 && amount.num < amount.den) return { amount, unit: INCH };
+    if (previous.unit === INCH && isFraction && previous.amount.den === 0 && amount.num < amount.den)
+      return { amount, unit: INCH };
   }
   c.moveTo(first);
   return undefined;
@@ -199,7 +218,9 @@ function readNextPart(c: Cursor, previous: MeasurePart): MeasurePart | undefined
 
 /** A whole number tight behind a unit word was weighed as its power already; behind a prime it is inches. */
 function isTightInteger(c: Cursor, index: number): boolean {
-  return c.kindAt(index) === T.INTEGER && c.tight(index) && c.kindAt(index - 1) === T.WORD && /^[23]$/.test(c.text(index));
+  return (
+    c.kindAt(index) === T.INTEGER && c.tight(index) && c.kindAt(index - 1) === T.WORD && /^[23]$/.test(c.text(index))
+  );
 }
 
 /** Whether the number at the cursor begins a further part below `unit`: the 2 of 9ft2in does, the 2 of 9ft2 does not. */
@@ -216,7 +237,10 @@ function partFollows(c: Cursor, unit: Unit): boolean {
 function joinParts(parts: readonly MeasurePart[], next: MeasurePart): readonly MeasurePart[] {
   const last = parts[parts.length - 1] as MeasurePart;
   if (last.unit !== next.unit) return [...parts, next];
-  const amount = mixedLiteral(last.amount.start, next.amount.end, last.amount.whole, { num: next.amount.num, den: next.amount.den });
+  const amount = mixedLiteral(last.amount.start, next.amount.end, last.amount.whole, {
+    num: next.amount.num,
+    den: next.amount.den,
+  });
   return [...parts.slice(0, -1), { amount, unit: last.unit }];
 }
 
@@ -267,7 +291,7 @@ export function readNumberOrMeasure(c: Cursor): Expr {
   }
   let parts: readonly MeasurePart[] = [{ amount, unit: mark.unit }];
   if (mark.unit.family !== undefined) {
-    for (let last = parts[0] as MeasurePart; ; ) {
+    for (let last = parts[0] as MeasurePart; ;) {
       const next = readNextPart(c, last);
       if (next === undefined) break;
       parts = joinParts(parts, next);
@@ -306,11 +330,13 @@ export function moneyOf(c: Cursor, amount: NumberLiteral, start: number): Expr {
 export function readUnitsBehind(c: Cursor, operand: Expr): Expr | undefined {
   const rate = readRate(c);
   if (rate) return scaled(c, operand, rate);
-  if (c.kind === T.WORD && c.word() === 'in' && c.kindAt(c.index + 1) === T.WORD && startsUnit(c, c.index + 1)) return undefined;
+  if (c.kind === T.WORD && c.word() === 'in' && c.kindAt(c.index + 1) === T.WORD && startsUnit(c, c.index + 1))
+    return undefined;
   if (c.kind === T.CURRENCY && isNumberStart(c.kindAt(c.index + 1))) return undefined;
   const mark = readUnit(c, () => true);
   const units = readFurtherUnits(c, mark === undefined ? [] : [mark]);
   if (units.length === 0) return undefined;
-  if (operand.kind === 'number' && units.length === 1 && mark?.power === 1) return measure(c, operand.start, [{ amount: operand, unit: mark.unit }]);
+  if (operand.kind === 'number' && units.length === 1 && mark?.power === 1)
+    return measure(c, operand.start, [{ amount: operand, unit: mark.unit }]);
   return scaled(c, operand, units);
 }

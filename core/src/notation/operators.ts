@@ -15,7 +15,9 @@ export type BinaryOperator = 'add' | 'subtract' | 'multiply' | 'divide' | 'of';
 export type Comparison = '==' | '!=' | '<' | '<=' | '>' | '>=';
 
 /** Every binary operator takes its left side first (12 / 2 / 3 is 2); powers alone group from the right. */
-export const BINARY_OPERATORS: Readonly<Record<BinaryOperator, { readonly level: number; readonly written: string; readonly plain: string }>> = {
+export const BINARY_OPERATORS: Readonly<
+  Record<BinaryOperator, { readonly level: number; readonly written: string; readonly plain: string }>
+> = {
   add: { level: LEVEL.sum, written: '+', plain: '+' },
   subtract: { level: LEVEL.sum, written: '−', plain: '-' },
   multiply: { level: LEVEL.product, written: '×', plain: '*' },

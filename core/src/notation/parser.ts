@@ -91,7 +91,10 @@ function readAssignment(c: Cursor): Assignment | undefined {
   if (operator === 'keep' && c.kindAt(c.index + 2) === T.END) return undefined;
   const span = { start: c.start(), end: c.end(c.index + 1) };
   const name = c.text();
-  if (isTaken(name)) c.refuse('name.taken', c.spanOfToken(), { name }, [{ label: `Call it ${name}_1`, entry: c.rewritten(c.start(), c.end(), `${name}_1`) }]);
+  if (isTaken(name))
+    c.refuse('name.taken', c.spanOfToken(), { name }, [
+      { label: `Call it ${name}_1`, entry: c.rewritten(c.start(), c.end(), `${name}_1`) },
+    ]);
   c.advance();
   c.advance();
   return { ...span, name, operator };
@@ -203,7 +206,9 @@ function stopShortAfterOperator(c: Cursor, keepUntil: number): void {
 /** 10% behind + or −, bare or spelled out as "10% of it", takes the sum so far. In brackets it is a plain number. */
 function stepPercent(c: Cursor, right: Expr): Percent | undefined {
   if (right.kind === 'percent' && c.kindAt(c.index - 1) === T.PERCENT) return right;
-  return right.kind === 'binary' && right.operator === 'of' && right.left.kind === 'percent' && isIt(right.right) ? right.left : undefined;
+  return right.kind === 'binary' && right.operator === 'of' && right.left.kind === 'percent' && isIt(right.right)
+    ? right.left
+    : undefined;
 }
 
 function isIt(expr: Expr): boolean {
@@ -241,7 +246,8 @@ function readSigned(c: Cursor): Expr | undefined {
   }
   if (!negative) return operand;
   // A temperature below zero is a place on its scale, not the opposite of one.
-  if (operand.kind === 'measure' && operand.parts.length === 1 && isTemperature(operand)) return negativeTemperature(operand, start);
+  if (operand.kind === 'measure' && operand.parts.length === 1 && isTemperature(operand))
+    return negativeTemperature(operand, start);
   return { kind: 'signed', start, end: operand.end, operand };
 }
 
@@ -295,7 +301,7 @@ function readOperand(c: Cursor): Expr | undefined {
     case T.DECIMAL:
     case T.FRACTION: {
       const expr = readNumberOrMeasure(c);
-      return c.is(T.PERCENT) && expr.kind === 'number' ? readPercent(c, expr) : expr;
+      return c.kind === T.PERCENT && expr.kind === 'number' ? readPercent(c, expr) : expr;
     }
     case T.WORD:
       return readWord(c);
@@ -366,7 +372,8 @@ function readGroup(c: Cursor): Expr | undefined {
   const open = c.index;
   c.enter();
   c.advance();
-  if (c.kind === T.CLOSE) c.refuse('bracket.empty', { start: c.start(open), end: c.end() }, {}, [without(c, c.start(open), c.end())]);
+  if (c.kind === T.CLOSE)
+    c.refuse('bracket.empty', { start: c.start(open), end: c.end() }, {}, [without(c, c.start(open), c.end())]);
   const inner = readWhole(c);
   c.leave();
   if (inner === undefined) {
@@ -406,7 +413,10 @@ function readWord(c: Cursor): Expr {
     return { kind: 'mark', ...span, name: 'it' };
   }
   if (isFunctionName(word)) return readCall(c, word);
-  if (isUnitWord(word)) return c.refuse('unit.without_number', span, { unit: c.text() }, [{ label: `1 ${c.text()}`, entry: c.rewritten(span.start, span.start, '1 ') }]);
+  if (isUnitWord(word))
+    return c.refuse('unit.without_number', span, { unit: c.text() }, [
+      { label: `1 ${c.text()}`, entry: c.rewritten(span.start, span.start, '1 ') },
+    ]);
   if (RESERVED_WORDS.has(word) || word === 'per') return refuseAsOperand(c);
   c.advance();
   return { kind: 'mark', ...span, name: c.source.slice(span.start, span.end) };
@@ -415,7 +425,8 @@ function readWord(c: Cursor): Expr {
 function refuseAsOperand(c: Cursor): never {
   const span = c.spanOfToken();
   const symbol = c.text();
-  if (c.kind === T.UNKNOWN) return c.refuse('character.unknown', span, { character: symbol }, [without(c, span.start, span.end)]);
+  if (c.kind === T.UNKNOWN)
+    return c.refuse('character.unknown', span, { character: symbol }, [without(c, span.start, span.end)]);
   if (c.kind === T.CLOSE) {
     const opened = c.depth > 0;
     if (!opened) return refuseRest(c);
@@ -431,7 +442,8 @@ function readCall(c: Cursor, name: FunctionName): Expr {
   const args = c.kind === T.OPEN ? readArguments(c, name, word) : readBareArgument(c, word);
   c.leave();
   const info = functionInfo(name);
-  if (args.length < info.least || args.length > info.most) refuseArguments(c, name, { start, end: c.lastEnd() }, args.length);
+  if (args.length < info.least || args.length > info.most)
+    refuseArguments(c, name, { start, end: c.lastEnd() }, args.length);
   const call: Expr = { kind: 'call', start, end: c.lastEnd(), name, args };
   return c.kindAt(c.index - 1) === T.CLOSE ? behindValue(c, call) : call;
 }
@@ -483,7 +495,10 @@ function readRun(c: Cursor, name: FunctionName): Expr | undefined {
     from: c.table.values[first] as number,
     to: c.table.values[last] as number,
   };
-  if (functionInfo(name).runs !== true) c.refuse('run.misplaced', run, {}, [{ label: 'Add them up', entry: c.rewritten(run.start, run.end, `sum(${c.source.slice(run.start, run.end)})`) }]);
+  if (functionInfo(name).runs !== true)
+    c.refuse('run.misplaced', run, {}, [
+      { label: 'Add them up', entry: c.rewritten(run.start, run.end, `sum(${c.source.slice(run.start, run.end)})`) },
+    ]);
   c.moveTo(last + 1);
   return run;
 }
@@ -506,5 +521,10 @@ function refuseArguments(c: Cursor, name: FunctionName, span: Span, given: numbe
   const { least, most, args } = functionInfo(name);
   const expected = least === most ? `${least}` : most > 9 ? `${least} or more` : `${least} or ${most}`;
   const split = splitOf(c, span);
-  return c.refuse('call.arguments', span, { name: `${name}(${args})`, expected, given: `${given}` }, split ? [split] : []);
+  return c.refuse(
+    'call.arguments',
+    span,
+    { name: `${name}(${args})`, expected, given: `${given}` },
+    split ? [split] : [],
+  );
 }

@@ -12,7 +12,14 @@ export interface PrintOptions {
   readonly currency?: string;
 }
 
-const COMPARISON_SIGNS: Readonly<Record<Comparison, string>> = { '==': '==', '!=': '≠', '<': '<', '<=': '≤', '>': '>', '>=': '≥' };
+const COMPARISON_SIGNS: Readonly<Record<Comparison, string>> = {
+  '==': '==',
+  '!=': '≠',
+  '<': '<',
+  '<=': '≤',
+  '>': '>',
+  '>=': '≥',
+};
 const RAISED = '⁰¹²³⁴⁵⁶⁷⁸⁹';
 
 /**
@@ -104,9 +111,12 @@ function isNegativeMeasure(expr: Expr): boolean {
 /** Sums and pure products run on without brackets; every mixture shows its grouping. */
 function standsOnLeft(expr: Expr, operator: keyof typeof BINARY_OPERATORS): boolean {
   if (expr.kind === 'power' || isNegativeMeasure(expr)) return true;
-  if (expr.kind !== 'binary') return isAtomic(expr) || (expr.kind === 'signed' && BINARY_OPERATORS[operator].level === LEVEL.sum);
+  if (expr.kind !== 'binary')
+    return isAtomic(expr) || (expr.kind === 'signed' && BINARY_OPERATORS[operator].level === LEVEL.sum);
   const isSum = BINARY_OPERATORS[operator].level === LEVEL.sum;
-  return isSum ? BINARY_OPERATORS[expr.operator].level === LEVEL.sum : operator === 'multiply' && expr.operator === 'multiply';
+  return isSum
+    ? BINARY_OPERATORS[expr.operator].level === LEVEL.sum
+    : operator === 'multiply' && expr.operator === 'multiply';
 }
 
 function standsOnRight(expr: Expr, level: number): boolean {
@@ -162,12 +172,16 @@ function isPlainNumber(expr: Expr): boolean {
 
 /** √2, √rail, √(2 + 3). */
 function printRoot(operand: Expr, options: PrintOptions): string {
-  const bare = operand.kind === 'number' ? operand.den === 0 : operand.kind === 'mark' || operand.kind === 'line' || operand.kind === 'constant';
+  const bare =
+    operand.kind === 'number'
+      ? operand.den === 0
+      : operand.kind === 'mark' || operand.kind === 'line' || operand.kind === 'constant';
   return `√${bracketUnless(bare, operand, options)}`;
 }
 
 function printExponent(exponent: Expr, options: PrintOptions): string {
-  if (exponent.kind === 'number' && exponent.den === 0 && exponent.value.den === 1 && exponent.value.num < 1000) return raised(`${exponent.value.num}`);
+  if (exponent.kind === 'number' && exponent.den === 0 && exponent.value.den === 1 && exponent.value.num < 1000)
+    return raised(`${exponent.value.num}`);
   return `^${exponent.kind === 'number' && exponent.den === 0 ? printNumber(exponent, options) : `(${printExpr(exponent, options)})`}`;
 }
 
@@ -190,7 +204,12 @@ function printSlopePart(literal: NumberLiteral, options: PrintOptions): string {
 }
 
 function printMeasure(measure: Measure, options: PrintOptions): string {
-  return measure.parts.map(({ amount, unit }) => `${printNumber(amount, options)}${printUnitBehind(unit.symbol, unit.dimension === MONEY, options)}`).join(' ');
+  return measure.parts
+    .map(
+      ({ amount, unit }) =>
+        `${printNumber(amount, options)}${printUnitBehind(unit.symbol, unit.dimension === MONEY, options)}`,
+    )
+    .join(' ');
 }
 
 /** Marks stand tight behind the figure, words behind a space. */
@@ -201,7 +220,10 @@ function printUnitBehind(symbol: string, isMoney: boolean, options: PrintOptions
 
 function printScaled(scaled: Scaled, options: PrintOptions): string {
   const { operand } = scaled;
-  const bare = operand.kind === 'number' || (operand.kind === 'measure' && !isNegativeMeasure(operand)) || operand.kind === 'constant';
+  const bare =
+    operand.kind === 'number' ||
+    (operand.kind === 'measure' && !isNegativeMeasure(operand)) ||
+    operand.kind === 'constant';
   const value = bracketUnless(bare, operand, options);
   // Units that only divide ((9′)/h, 5′/ft) follow the value at once.
   const units = printUnits(scaled.units, options);

@@ -64,7 +64,14 @@ export function scan(source: string, options: ScanOptions = {}): T.TokenTable {
   return table;
 }
 
-function push(table: T.TokenTable, kind: T.TokenKind, start: number, end: number, value: number, extra: number): number {
+function push(
+  table: T.TokenTable,
+  kind: T.TokenKind,
+  start: number,
+  end: number,
+  value: number,
+  extra: number,
+): number {
   table.kinds.push(kind);
   table.starts.push(start);
   table.ends.push(end);
@@ -89,7 +96,8 @@ function lastEnd(table: T.TokenTable): number {
 /** A token of one character, or one of the pairs that begin with it (+=, -=, '' and the like). */
 function scanMark(table: T.TokenTable, at: number, kind: T.TokenKind, decimalComma: boolean): number {
   const next = codeAt(table.source, at + 1);
-  if (kind === T.FOOT_MARK && next !== -1 && kindOfCode(next) === T.FOOT_MARK) return push(table, T.INCH_MARK, at, at + 2, 0, 0);
+  if (kind === T.FOOT_MARK && next !== -1 && kindOfCode(next) === T.FOOT_MARK)
+    return push(table, T.INCH_MARK, at, at + 2, 0, 0);
   if (next === EQUALS_CODE && codeAt(table.source, at + 2) !== EQUALS_CODE) {
     if (kind === T.PLUS) return push(table, T.PLUS_EQUALS, at, at + 2, 0, 0);
     if (kind === T.HYPHEN || kind === T.MINUS) return push(table, T.MINUS_EQUALS, at, at + 2, 0, 0);
@@ -97,7 +105,8 @@ function scanMark(table: T.TokenTable, at: number, kind: T.TokenKind, decimalCom
   if (kind === T.COMMA && decimalComma && isDigit(next)) return scanNumber(table, at, decimalComma);
   if (kind === T.DEGREE) {
     const letter = next | 0x20;
-    if ((letter === 0x63 || letter === 0x66) && !isLetter(codeAt(table.source, at + 2))) return push(table, T.WORD, at, at + 2, 0, 0);
+    if ((letter === 0x63 || letter === 0x66) && !isLetter(codeAt(table.source, at + 2)))
+      return push(table, T.WORD, at, at + 2, 0, 0);
   }
   return push(table, kind, at, at + 1, 0, 0);
 }
@@ -117,8 +126,10 @@ function scanOther(table: T.TokenTable, at: number, rawCode: number, decimalComm
     return next === DOT ? push(table, T.DOTS, at, at + 2, 0, 0) : push(table, T.UNKNOWN, at, at + 1, 0, 0);
   }
   if (code === HASH) return scanLine(table, at);
-  if (code === EQUALS_CODE) return next === EQUALS_CODE ? push(table, T.COMPARE, at, at + 2, 0, 0) : push(table, T.EQUALS, at, at + 1, 0, 0);
-  if (code === LESS || code === GREATER) return push(table, T.COMPARE, at, next === EQUALS_CODE ? at + 2 : at + 1, 0, 0);
+  if (code === EQUALS_CODE)
+    return next === EQUALS_CODE ? push(table, T.COMPARE, at, at + 2, 0, 0) : push(table, T.EQUALS, at, at + 1, 0, 0);
+  if (code === LESS || code === GREATER)
+    return push(table, T.COMPARE, at, next === EQUALS_CODE ? at + 2 : at + 1, 0, 0);
   if (code === BANG && next === EQUALS_CODE) return push(table, T.COMPARE, at, at + 2, 0, 0);
   const vulgar = VULGAR.get(code);
   if (vulgar) return push(table, T.FRACTION, at, at + 1, vulgar[0], vulgar[1]);
@@ -127,7 +138,14 @@ function scanOther(table: T.TokenTable, at: number, rawCode: number, decimalComm
   const single = SINGLE.get(code);
   if (single !== undefined) return scanMark(table, at, single, decimalComma);
   if (isLetter(code) || code === 0xb5) return scanWord(table, at, code);
-  return push(table, T.UNKNOWN, at, at + (rawCode >= 0xd800 && rawCode <= 0xdbff && at + 1 < source.length ? 2 : 1), 0, 0);
+  return push(
+    table,
+    T.UNKNOWN,
+    at,
+    at + (rawCode >= 0xd800 && rawCode <= 0xdbff && at + 1 < source.length ? 2 : 1),
+    0,
+    0,
+  );
 }
 
 /** First place at or after `at` that is no digit. */
@@ -152,7 +170,12 @@ function digitsValue(source: string, start: number, end: number): number {
 
 /** Whether exactly three digits, not led by more of the number, begin at `at`. */
 function isGroup(source: string, at: number): boolean {
-  return isDigit(codeAt(source, at)) && isDigit(codeAt(source, at + 1)) && isDigit(codeAt(source, at + 2)) && !isDigit(codeAt(source, at + 3));
+  return (
+    isDigit(codeAt(source, at)) &&
+    isDigit(codeAt(source, at + 1)) &&
+    isDigit(codeAt(source, at + 2)) &&
+    !isDigit(codeAt(source, at + 3))
+  );
 }
 
 function scanNumber(table: T.TokenTable, start: number, decimalComma: boolean): number {
@@ -170,7 +193,11 @@ function scanNumber(table: T.TokenTable, start: number, decimalComma: boolean): 
   // Groups of three: 1,250 and 1 250 with a thin space. 0,250 is more likely a decimal from elsewhere, so it is left to be asked about.
   if (whole > 0 && whole <= 3 && value !== 0) {
     let grouped = end;
-    while (((codeAt(source, grouped) === COMMA_CODE && !decimalComma) || isThinSpace(codeAt(source, grouped))) && isGroup(source, grouped + 1)) grouped += 4;
+    while (
+      ((codeAt(source, grouped) === COMMA_CODE && !decimalComma) || isThinSpace(codeAt(source, grouped))) &&
+      isGroup(source, grouped + 1)
+    )
+      grouped += 4;
     if (grouped > end) {
       end = grouped;
       value = digitsValue(source, start, end);
@@ -203,10 +230,24 @@ function scanExponent(table: T.TokenTable, start: number, end: number, value: nu
       const exponentEnd = skipDigits(source, first);
       const size = digitsValue(source, first, exponentEnd);
       const exponent = size === -1 ? Number.MAX_SAFE_INTEGER : size;
-      return push(table, T.DECIMAL, start, exponentEnd, value, decimals - (signed && sign !== 0x2b ? -exponent : exponent));
+      return push(
+        table,
+        T.DECIMAL,
+        start,
+        exponentEnd,
+        value,
+        decimals - (signed && sign !== 0x2b ? -exponent : exponent),
+      );
     }
   }
-  return push(table, decimals === 0 && end - start > 0 && codeAt(source, end - 1) !== DOT ? T.INTEGER : T.DECIMAL, start, end, value, decimals);
+  return push(
+    table,
+    decimals === 0 && end - start > 0 && codeAt(source, end - 1) !== DOT ? T.INTEGER : T.DECIMAL,
+    start,
+    end,
+    value,
+    decimals,
+  );
 }
 
 /**
@@ -273,7 +314,12 @@ function scanWord(table: T.TokenTable, start: number, code: number): number {
   let lettersEnd = start + 1;
   while (isLetter(codeAt(source, lettersEnd))) lettersEnd += 1;
   let end = lettersEnd;
-  for (let next = codeAt(source, end); isLetter(next) || isDigit(next) || next === UNDERSCORE; next = codeAt(source, end)) end += 1;
+  for (
+    let next = codeAt(source, end);
+    isLetter(next) || isDigit(next) || next === UNDERSCORE;
+    next = codeAt(source, end)
+  )
+    end += 1;
   if (end > lettersEnd && isNumberKind(lastKind(table))) {
     // 9ft2in, 2m40cm, 4ftx3: behind a number a unit word ends where its letters end.
     const letters = source.slice(start, lettersEnd).toLowerCase();
@@ -301,5 +347,9 @@ function isAbbreviation(word: string): boolean {
 
 /** The tokens as objects, for an editor that shows which part is what. */
 export function tokensOf(table: T.TokenTable): readonly T.Token[] {
-  return table.kinds.map((kind, index) => ({ kind, start: table.starts[index] as number, end: table.ends[index] as number }));
+  return table.kinds.map((kind, index) => ({
+    kind,
+    start: table.starts[index] as number,
+    end: table.ends[index] as number,
+  }));
 }

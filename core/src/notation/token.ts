@@ -2,44 +2,44 @@
  * The tokens of an entry, kept as columns: one number per token in each array. The reader runs at every keystroke and
  * over whole slates, and columns cost a third of one object a token.
  */
-export const END = 0;
-export const INTEGER = 1;
-export const DECIMAL = 2;
-export const FRACTION = 3;
-export const WORD = 4;
-export const FOOT_MARK = 5;
-export const INCH_MARK = 6;
-export const PLUS = 7;
-/** The true minus sign, which always subtracts. */
-export const MINUS = 8;
-/** A hyphen, which may join feet to inches. */
-export const HYPHEN = 9;
-export const TIMES = 10;
-export const DIVIDE = 11;
-export const SLASH = 12;
-export const CARET = 13;
-export const SUPERSCRIPT = 14;
-export const ROOT = 15;
-export const OPEN = 16;
-export const CLOSE = 17;
-export const SEMICOLON = 18;
-export const COMMA = 19;
-export const COLON = 20;
-export const EQUALS = 21;
-export const PLUS_EQUALS = 22;
-export const MINUS_EQUALS = 23;
-/** ==, !=, <, <=, >, >=; the text tells which. */
-export const COMPARE = 24;
-export const PERCENT = 25;
-/** #4: the number is in `value`. */
-export const LINE = 26;
-export const CURRENCY = 27;
-export const DEGREE = 28;
-export const PI = 29;
-export const DOTS = 30;
-export const UNKNOWN = 31;
-
 export type TokenKind = number;
+
+export const END: TokenKind = 0;
+export const INTEGER: TokenKind = 1;
+export const DECIMAL: TokenKind = 2;
+export const FRACTION: TokenKind = 3;
+export const WORD: TokenKind = 4;
+export const FOOT_MARK: TokenKind = 5;
+export const INCH_MARK: TokenKind = 6;
+export const PLUS: TokenKind = 7;
+/** The true minus sign, which always subtracts. */
+export const MINUS: TokenKind = 8;
+/** A hyphen, which may join feet to inches. */
+export const HYPHEN: TokenKind = 9;
+export const TIMES: TokenKind = 10;
+export const DIVIDE: TokenKind = 11;
+export const SLASH: TokenKind = 12;
+export const CARET: TokenKind = 13;
+export const SUPERSCRIPT: TokenKind = 14;
+export const ROOT: TokenKind = 15;
+export const OPEN: TokenKind = 16;
+export const CLOSE: TokenKind = 17;
+export const SEMICOLON: TokenKind = 18;
+export const COMMA: TokenKind = 19;
+export const COLON: TokenKind = 20;
+export const EQUALS: TokenKind = 21;
+export const PLUS_EQUALS: TokenKind = 22;
+export const MINUS_EQUALS: TokenKind = 23;
+/** ==, !=, <, <=, >, >=; the text tells which. */
+export const COMPARE: TokenKind = 24;
+export const PERCENT: TokenKind = 25;
+/** #4: the number is in `value`. */
+export const LINE: TokenKind = 26;
+export const CURRENCY: TokenKind = 27;
+export const DEGREE: TokenKind = 28;
+export const PI: TokenKind = 29;
+export const DOTS: TokenKind = 30;
+export const UNKNOWN: TokenKind = 31;
 
 /** The tokens of one entry, in order, closed by END. White space is the gap between an end and the next start. */
 export interface TokenTable {

@@ -98,12 +98,12 @@ export function readUnit(c: Cursor, mayPower: (c: Cursor, unit: Unit) => boolean
       c.moveTo(read.next);
       const { unit, power } = read.power;
       if (power !== 1) return read.power;
-      if (c.is(T.SUPERSCRIPT)) {
+      if (c.kind === T.SUPERSCRIPT) {
         const raised = c.table.values[c.index] as number;
         c.advance();
         return { unit, power: raised };
       }
-      if (c.is(T.INTEGER) && c.tight(c.index) && unit.powers && isTwoOrThree(c) && mayPower(c, unit)) {
+      if (c.kind === T.INTEGER && c.tight(c.index) && unit.powers && isTwoOrThree(c) && mayPower(c, unit)) {
         const raised = c.table.values[c.index] as number;
         c.advance();
         return { unit, power: raised };

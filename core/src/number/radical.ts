@@ -1,5 +1,11 @@
 import { gcdBig, isqrt } from '../base/bigint.ts';
-import { addApproximate, approximateRational, multiplyApproximate, sqrtApproximate, type Approximation } from './approximation.ts';
+import {
+  addApproximate,
+  approximateRational,
+  multiplyApproximate,
+  sqrtApproximate,
+  type Approximation,
+} from './approximation.ts';
 import { piFixed } from './elementary.ts';
 import {
   addRational,
@@ -32,7 +38,8 @@ export interface RadicalSum {
 /** More terms than this become an approximation. */
 export const TERM_LIMIT = 8;
 
-const compareTerms = (a: Term, b: Term): number => a.piPower - b.piPower || (a.radicand < b.radicand ? -1 : a.radicand > b.radicand ? 1 : 0);
+const compareTerms = (a: Term, b: Term): number =>
+  a.piPower - b.piPower || (a.radicand < b.radicand ? -1 : a.radicand > b.radicand ? 1 : 0);
 
 /** The terms of a rational or a sum. */
 export function termsOf(value: Rational | RadicalSum): readonly Term[] {
@@ -75,7 +82,10 @@ export function addExact(a: Exact, b: Exact): Exact | undefined {
 }
 
 export function negateRadical(a: RadicalSum): RadicalSum {
-  return { kind: 'radical', terms: a.terms.map((term) => ({ ...term, coefficient: negateRational(term.coefficient) })) };
+  return {
+    kind: 'radical',
+    terms: a.terms.map((term) => ({ ...term, coefficient: negateRational(term.coefficient) })),
+  };
 }
 
 export function multiplyExact(a: Exact, b: Exact): Exact | undefined {
@@ -85,7 +95,11 @@ export function multiplyExact(a: Exact, b: Exact): Exact | undefined {
 
 function invertTerm({ coefficient, radicand, piPower }: Term): Term {
   // 1/(r√n) = √n/(rn).
-  return { coefficient: invertRational(multiplyRational(coefficient, makeRational(radicand))), radicand, piPower: -piPower };
+  return {
+    coefficient: invertRational(multiplyRational(coefficient, makeRational(radicand))),
+    radicand,
+    piPower: -piPower,
+  };
 }
 
 /** 1/a for one term, or for two with the same power of π (by the conjugate); undefined for any other sum. */
@@ -94,7 +108,8 @@ export function invertRadical(a: RadicalSum): Exact | undefined {
   if (second === undefined) return sumOfTerms([invertTerm(first)]);
   if (a.terms.length !== 2 || first.piPower !== second.piPower) return undefined;
   const conjugate = [first, { ...second, coefficient: negateRational(second.coefficient) }];
-  const square = (term: Term) => multiplyRational(multiplyRational(term.coefficient, term.coefficient), makeRational(term.radicand));
+  const square = (term: Term) =>
+    multiplyRational(multiplyRational(term.coefficient, term.coefficient), makeRational(term.radicand));
   const norm = addRational(square(first), negateRational(square(second)));
   const inverse = invertTerm({ coefficient: norm, radicand: 1n, piPower: 2 * first.piPower });
   return sumOfTerms(conjugate.map((term) => multiplyTerms(term, inverse)));
@@ -181,10 +196,12 @@ export function approximateRadical(a: RadicalSum, bits: number): Approximation {
   let sum: Approximation | undefined;
   for (const { coefficient, radicand, piPower } of a.terms) {
     let term = approximateRational(coefficient, work);
-    if (radicand !== 1n) term = multiplyApproximate(term, sqrtApproximate(approximateRational(makeRational(radicand), work), work), work);
+    if (radicand !== 1n)
+      term = multiplyApproximate(term, sqrtApproximate(approximateRational(makeRational(radicand), work), work), work);
     if (piPower !== 0) {
       const pi = { kind: 'approximate', mid: piFixed(work), rad: 64n, scale: work } as const;
-      for (let n = 0; n < Math.abs(piPower); n += 1) term = multiplyApproximate(term, piPower > 0 ? pi : inverseOfPi(work), work);
+      for (let n = 0; n < Math.abs(piPower); n += 1)
+        term = multiplyApproximate(term, piPower > 0 ? pi : inverseOfPi(work), work);
     }
     sum = sum === undefined ? term : addApproximate(sum, term, work);
   }
@@ -210,7 +227,11 @@ export function equalTerms(a: RadicalSum, b: RadicalSum): boolean {
     a.terms.length === b.terms.length &&
     a.terms.every((term, index) => {
       const other = b.terms[index] as Term;
-      return term.radicand === other.radicand && term.piPower === other.piPower && compareRational(term.coefficient, other.coefficient) === 0;
+      return (
+        term.radicand === other.radicand &&
+        term.piPower === other.piPower &&
+        compareRational(term.coefficient, other.coefficient) === 0
+      );
     })
   );
 }

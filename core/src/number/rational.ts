@@ -101,7 +101,8 @@ export function multiplyRational(a: Rational, b: Rational): Rational {
   if (typeof an === 'number' && typeof ad === 'number' && typeof bn === 'number' && typeof bd === 'number') {
     const num = an * bn;
     const den = ad * bd;
-    if (num <= MAX && num >= -MAX && den <= MAX) return den === 1 ? (num === 0 ? ZERO : raw(num, 1)) : fromNumbers(num, den);
+    if (num <= MAX && num >= -MAX && den <= MAX)
+      return den === 1 ? (num === 0 ? ZERO : raw(num, 1)) : fromNumbers(num, den);
   }
   return fromBigs(BigInt(an) * BigInt(bn), BigInt(ad) * BigInt(bd));
 }

@@ -123,7 +123,10 @@ export function compareValue(a: Value, b: Value): -1 | 0 | 1 {
 
 /** a − b, exact however many terms it takes: only its sign is wanted. */
 function subtractExact(a: Rational | RadicalSum, b: Rational | RadicalSum): Value {
-  return addExact(a, negateValue(b) as Rational | RadicalSum) ?? addApproximate(approximate(a, 512), approximate(negateValue(b), 512), 512);
+  return (
+    addExact(a, negateValue(b) as Rational | RadicalSum) ??
+    addApproximate(approximate(a, 512), approximate(negateValue(b), 512), 512)
+  );
 }
 
 /** Same value on the same step. */
@@ -142,7 +145,10 @@ export function sqrtValue(a: Value): Value {
     // √(r·π²ᵏ) = √r·πᵏ.
     const [term] = a.terms as [RadicalSum['terms'][number]];
     const root = term.radicand === 1n && term.piPower % 2 === 0 ? sqrtRational(term.coefficient) : undefined;
-    const exact = root?.kind === 'rational' || root?.kind === 'radical' ? multiplyExact(root, piToThe(term.piPower / 2)) : undefined;
+    const exact =
+      root?.kind === 'rational' || root?.kind === 'radical'
+        ? multiplyExact(root, piToThe(term.piPower / 2))
+        : undefined;
     if (exact) return exact;
   }
   return sqrtApproximate(approximate(a));
@@ -163,7 +169,9 @@ export function valueToNumber(a: Value): number {
 export function bitsOfValue(a: Value): number {
   if (a.kind === 'rational') return bitsOfRational(a);
   if (a.kind === 'approximate') return Math.abs(a.scale) + WORKING_BITS;
-  return Math.max(...a.terms.map((term) => Math.max(bitsOfRational(term.coefficient), term.radicand.toString(16).length * 4)));
+  return Math.max(
+    ...a.terms.map((term) => Math.max(bitsOfRational(term.coefficient), term.radicand.toString(16).length * 4)),
+  );
 }
 
 /**

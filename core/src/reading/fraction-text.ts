@@ -27,8 +27,16 @@ function splitBig(divisions: bigint, finest: bigint, withFeet: boolean): InchPar
   return { feet: withFeet ? allInches / 12n : 0n, inches, num: divisions % finest, den: finest };
 }
 
+function isNothing(count: number | bigint): boolean {
+  return count === 0 || count === 0n;
+}
+
 /** num/den in lowest terms, or as it is. */
-function reduced(num: number | bigint, den: number | bigint, lowest: boolean): readonly [number | bigint, number | bigint] {
+function reduced(
+  num: number | bigint,
+  den: number | bigint,
+  lowest: boolean,
+): readonly [number | bigint, number | bigint] {
   if (!lowest) return [num, den];
   if (typeof num === 'number' && typeof den === 'number') {
     const divisor = gcdNumber(num, den);
@@ -45,10 +53,13 @@ function reduced(num: number | bigint, den: number | bigint, lowest: boolean): r
  * @example inchText(2378, 16, true, true).text // => "12′ 4 5⁄8″"
  */
 export function inchText(divisions: number | bigint, finest: number, withFeet: boolean, lowest: boolean): TwinText {
-  const parts = typeof divisions === 'number' ? splitSmall(divisions, finest, withFeet) : splitBig(divisions, BigInt(finest), withFeet);
-  const hasFeet = parts.feet != 0;
-  const hasInches = parts.inches != 0;
-  if (parts.num == 0) {
+  const parts =
+    typeof divisions === 'number'
+      ? splitSmall(divisions, finest, withFeet)
+      : splitBig(divisions, BigInt(finest), withFeet);
+  const hasFeet = !isNothing(parts.feet);
+  const hasInches = !isNothing(parts.inches);
+  if (isNothing(parts.num)) {
     if (!hasFeet) return { text: `${parts.inches}″`, plain: `${parts.inches}"` };
     if (!hasInches) return { text: `${parts.feet}′`, plain: `${parts.feet}'` };
     return { text: `${parts.feet}′ ${parts.inches}″`, plain: `${parts.feet}' ${parts.inches}"` };

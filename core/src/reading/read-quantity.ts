@@ -1,8 +1,25 @@
 import { absBig } from '../base/bigint.ts';
 import { groupThousands, exactDecimal } from '../number/decimal.ts';
-import { absRational, invertRational, makeRational, multiplyRational, powerRational, type Rational, rationalToNumber } from '../number/rational.ts';
+import {
+  absRational,
+  invertRational,
+  makeRational,
+  multiplyRational,
+  powerRational,
+  type Rational,
+  rationalToNumber,
+} from '../number/rational.ts';
 import type { RoundedWhole } from '../number/rounding.ts';
-import { absValue, compareValue, divideValue, multiplyValue, roundValue, subtractValue, valueToNumber, type Value } from '../number/value.ts';
+import {
+  absValue,
+  compareValue,
+  divideValue,
+  multiplyValue,
+  roundValue,
+  subtractValue,
+  valueToNumber,
+  type Value,
+} from '../number/value.ts';
 import { invariant } from '../base/invariant.ts';
 import { ANGLE, LENGTH, PLAIN, SLOPE, TEMPERATURE } from '../units/dimension.ts';
 import { unitValue, type Quantity } from '../units/quantity.ts';
@@ -73,10 +90,21 @@ function magnitude(whole: number | bigint): number | bigint {
   return typeof whole === 'number' ? Math.abs(whole) : absBig(whole);
 }
 
-function readInches(value: Value, finest: number, withFeet: boolean, style: ReadingStyle, rounding = style.rounding): Reading {
+function readInches(
+  value: Value,
+  finest: number,
+  withFeet: boolean,
+  style: ReadingStyle,
+  rounding = style.rounding,
+): Reading {
   const { step, inverse } = inchStep(finest);
   const rounded = roundValue(multiplyValue(value, inverse), rounding);
-  return sized(value, rounded, step, inchText(magnitude(rounded.whole), finest, withFeet, style.fractions === 'lowest'));
+  return sized(
+    value,
+    rounded,
+    step,
+    inchText(magnitude(rounded.whole), finest, withFeet, style.fractions === 'lowest'),
+  );
 }
 
 /** Decimals that a step needs: 0.05 has two. Undefined for a step whose decimals never end. */
@@ -100,7 +128,8 @@ function decimalText(steps: number | bigint, stepInUnits: Rational, style: Readi
 
 function withUnits(digits: TwinText, units: readonly PoweredUnit[], currency: string): TwinText {
   const [only] = units;
-  if (units.length === 1 && only?.unit.id === 'money' && only.power === 1) return { text: `${currency}${digits.text}`, plain: `${currency}${digits.plain}` };
+  if (units.length === 1 && only?.unit.id === 'money' && only.power === 1)
+    return { text: `${currency}${digits.text}`, plain: `${currency}${digits.plain}` };
   const words = unitsText(units, currency);
   const plainWords = plainUnitsText(units, currency);
   const gap = words.startsWith('/') ? '' : ' ';
@@ -112,7 +141,8 @@ function valueOfUnits(units: readonly PoweredUnit[]): Value {
   let value: Value = makeRational(1);
   for (const { unit, power } of units) {
     const one = unitValue(unit);
-    for (let n = 0; n < Math.abs(power); n += 1) value = power > 0 ? multiplyValue(value, one) : divideValue(value, one);
+    for (let n = 0; n < Math.abs(power); n += 1)
+      value = power > 0 ? multiplyValue(value, one) : divideValue(value, one);
   }
   return value;
 }
@@ -122,7 +152,9 @@ const LENGTH_DECIMALS: Readonly<Partial<Record<UnitId, number>>> = { ft: 4, in: 
 function readInUnits(quantity: Quantity, style: ReadingStyle, form: ReadingForm | undefined): Reading {
   const { value, dimension } = quantity;
   const rounding = form?.rounding ?? style.rounding;
-  const units = form?.units?.map(({ unit, power }) => ({ unit: unitById(unit as UnitId), power })) ?? unitsFor(dimension, form?.form ?? style.length, valueToNumber(value));
+  const units =
+    form?.units?.map(({ unit, power }) => ({ unit: unitById(unit as UnitId), power })) ??
+    unitsFor(dimension, form?.form ?? style.length, valueToNumber(value));
   const [first] = units as [PoweredUnit];
   const isLength = dimension === LENGTH && units.length === 1;
   // Feet and inches, or inches, by the tape's own fraction.
@@ -145,8 +177,15 @@ function readInUnits(quantity: Quantity, style: ReadingStyle, form: ReadingForm 
 }
 
 /** `to in`, `to ft in`, `to 1/32`: a reading by inch fractions; undefined when the form asks for something else. */
-function readAskedInches(value: Value, unit: Unit, style: ReadingStyle, form: ReadingForm, rounding: ReadingStyle['rounding']): Reading | undefined {
-  const divisions = form.step === undefined ? undefined : multiplyRational(makeRational(127, 5000), invertRational(form.step));
+function readAskedInches(
+  value: Value,
+  unit: Unit,
+  style: ReadingStyle,
+  form: ReadingForm,
+  rounding: ReadingStyle['rounding'],
+): Reading | undefined {
+  const divisions =
+    form.step === undefined ? undefined : multiplyRational(makeRational(127, 5000), invertRational(form.step));
   const fits = divisions === undefined || divisions.den === 1;
   if (!fits || form.decimals !== undefined) return undefined;
   const finest = divisions === undefined ? style.finest : Number(divisions.num);
@@ -154,8 +193,11 @@ function readAskedInches(value: Value, unit: Unit, style: ReadingStyle, form: Re
   if (form.units !== undefined) return unit.id === 'in' ? readInches(value, finest, false, style, rounding) : undefined;
   if (form.form !== undefined) return undefined;
   // Only a step, or only a direction: by inches when the style is one of inches or the step is a division of one.
-  if (style.length === 'ft-in' || style.length === 'in') return readInches(value, finest, style.length === 'ft-in', style, rounding);
-  return divisions === undefined || isDecimalStep(form.step as Rational) ? undefined : readInches(value, finest, true, style, rounding);
+  if (style.length === 'ft-in' || style.length === 'in')
+    return readInches(value, finest, style.length === 'ft-in', style, rounding);
+  return divisions === undefined || isDecimalStep(form.step as Rational)
+    ? undefined
+    : readInches(value, finest, true, style, rounding);
 }
 
 /** Whether a step in metres is a whole number of hundredths of a millimetre, as metric steps are. */
@@ -164,18 +206,46 @@ function isDecimalStep(step: Rational): boolean {
 }
 
 /** The finest division in the units of the reading. */
-function stepFor(unit: Unit, isLength: boolean, units: readonly PoweredUnit[], unitSize: Value, style: ReadingStyle, form: ReadingForm | undefined): Rational {
-  if (form?.step !== undefined && unitSize.kind === 'rational') return multiplyRational(form.step, invertRational(unitSize));
+function stepFor(
+  unit: Unit,
+  isLength: boolean,
+  units: readonly PoweredUnit[],
+  unitSize: Value,
+  style: ReadingStyle,
+  form: ReadingForm | undefined,
+): Rational {
+  if (form?.step !== undefined && unitSize.kind === 'rational')
+    return multiplyRational(form.step, invertRational(unitSize));
   if (form?.decimals !== undefined) return powerRational(makeRational(10), -form.decimals);
   if (isLength) {
     const decimals = LENGTH_DECIMALS[unit.id as UnitId];
     if (decimals !== undefined) return powerRational(makeRational(10), -decimals);
-    if (unit.family === 'metre' || unit.id === 'dm') return multiplyRational(style.metricStep, makeRational(1, 1000 * rationalToNumber(unit.factor) >= 1 ? Math.round(1000 * rationalToNumber(unit.factor)) : 1));
+    if (unit.family === 'metre' || unit.id === 'dm')
+      return multiplyRational(
+        style.metricStep,
+        makeRational(
+          1,
+          1000 * rationalToNumber(unit.factor) >= 1 ? Math.round(1000 * rationalToNumber(unit.factor)) : 1,
+        ),
+      );
   }
   return powerRational(makeRational(10), -decimalsFor(units));
 }
 
-const DECIMALS: Readonly<Partial<Record<UnitId, number>>> = { money: 2, kg: 3, g: 1, lb: 2, oz: 2, l: 2, ml: 0, bf: 2, gal: 3, h: 2, min: 2, s: 2 };
+const DECIMALS: Readonly<Partial<Record<UnitId, number>>> = {
+  money: 2,
+  kg: 3,
+  g: 1,
+  lb: 2,
+  oz: 2,
+  l: 2,
+  ml: 0,
+  bf: 2,
+  gal: 3,
+  h: 2,
+  min: 2,
+  s: 2,
+};
 
 /** Decimals of areas, volumes and rates, about as fine as a rule can tell. */
 function decimalsFor(units: readonly PoweredUnit[]): number {
@@ -188,7 +258,12 @@ function decimalsFor(units: readonly PoweredUnit[]): number {
 
 function readNumber(value: Value, style: ReadingStyle, form: ReadingForm | undefined): Reading {
   const rounding = form?.rounding ?? style.rounding;
-  const mixed = form?.form === 'mixed' || form?.step !== undefined ? mixedDenominator(style, form) : style.numbers.kind === 'mixed' && form?.decimals === undefined ? style.numbers.denominator : undefined;
+  const mixed =
+    form?.form === 'mixed' || form?.step !== undefined
+      ? mixedDenominator(style, form)
+      : style.numbers.kind === 'mixed' && form?.decimals === undefined
+        ? style.numbers.denominator
+        : undefined;
   if (mixed !== undefined) {
     const step = makeRational(1, mixed);
     const rounded = roundValue(divideValue(value, step), rounding);
@@ -239,7 +314,14 @@ function readAngle(value: Value, style: ReadingStyle, form: ReadingForm | undefi
     const rounded = roundValue(divideValue(value, step), rounding);
     const minutes = BigInt(magnitude(rounded.whole));
     const [whole, rest] = [minutes / 60n, minutes % 60n];
-    return sized(value, rounded, step, rest === 0n ? { text: `${whole}°`, plain: `${whole} deg` } : { text: `${whole}° ${rest}′`, plain: `${whole} deg ${rest}'` });
+    return sized(
+      value,
+      rounded,
+      step,
+      rest === 0n
+        ? { text: `${whole}°`, plain: `${whole} deg` }
+        : { text: `${whole}° ${rest}′`, plain: `${whole} deg ${rest}'` },
+    );
   }
   const stepInDegrees = powerRational(makeRational(10), -(form?.decimals ?? 2));
   const step = multiplyValue(degree, stepInDegrees);
@@ -259,7 +341,8 @@ function readSlope(value: Value, style: ReadingStyle, form: ReadingForm | undefi
 
 function readTemperature(value: Value, style: ReadingStyle, form: ReadingForm | undefined): Reading {
   const asked = form?.units?.[0]?.unit;
-  const scale = asked === 'celsius' || asked === 'fahrenheit' ? asked : isMetric(style.length) ? 'celsius' : 'fahrenheit';
+  const scale =
+    asked === 'celsius' || asked === 'fahrenheit' ? asked : isMetric(style.length) ? 'celsius' : 'fahrenheit';
   const unit = unitById(scale);
   const degrees = divideValue(subtractValue(value, KELVIN_AT_ZERO[scale]), unit.factor);
   const step = powerRational(makeRational(10), -(form?.decimals ?? 1));
@@ -284,4 +367,3 @@ export function roundingCost(quantity: Quantity, reading: Reading): Value {
 export function isQuietCost(cost: Value): boolean {
   return compareValue(absValue(cost), makeRational(1, 10000)) < 0;
 }
-

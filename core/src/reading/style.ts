@@ -15,7 +15,8 @@ export interface ReadingStyle {
   /** Whether 6/32 is shown as 3/16 or held at the finest division. */
   readonly fractions: 'lowest' | 'held';
   /** Plain numbers: this many decimals, or a mixed fraction with this denominator at most. */
-  readonly numbers: { readonly kind: 'decimals'; readonly count: number } | { readonly kind: 'mixed'; readonly denominator: number };
+  readonly numbers:
+    { readonly kind: 'decimals'; readonly count: number } | { readonly kind: 'mixed'; readonly denominator: number };
   readonly thousands: boolean;
   readonly decimalComma: boolean;
   readonly currency: string;

@@ -1,4 +1,16 @@
-import { ANGLE, AREA, LENGTH, MASS, MONEY, POWER_NAMES, powersOf, SPEED, TIME, VOLUME, type Dimension } from '../units/dimension.ts';
+import {
+  ANGLE,
+  AREA,
+  LENGTH,
+  MASS,
+  MONEY,
+  POWER_NAMES,
+  powersOf,
+  SPEED,
+  TIME,
+  VOLUME,
+  type Dimension,
+} from '../units/dimension.ts';
 import { unitById, type Unit, type UnitId } from '../units/unit-table.ts';
 import { isMetric, type LengthStyle } from './style.ts';
 
@@ -7,7 +19,16 @@ export interface PoweredUnit {
   readonly power: number;
 }
 
-const LENGTH_UNITS: Readonly<Record<LengthStyle, UnitId>> = { 'ft-in': 'ft', in: 'in', ft: 'ft', 'in-dec': 'in', yd: 'yd', m: 'm', cm: 'cm', mm: 'mm' };
+const LENGTH_UNITS: Readonly<Record<LengthStyle, UnitId>> = {
+  'ft-in': 'ft',
+  in: 'in',
+  ft: 'ft',
+  'in-dec': 'in',
+  yd: 'yd',
+  m: 'm',
+  cm: 'cm',
+  mm: 'mm',
+};
 
 const one = (id: UnitId, power = 1): readonly PoweredUnit[] => [{ unit: unitById(id), power }];
 
@@ -44,8 +65,16 @@ export function unitsFor(dimension: Dimension, style: LengthStyle | string, size
 /** Base units of the system to their powers, those that multiply before those that divide. */
 function compoundUnits(dimension: Dimension, metric: boolean): readonly PoweredUnit[] {
   const powers = powersOf(dimension);
-  const ids: Readonly<Record<string, UnitId>> = { length: metric ? 'm' : 'ft', mass: metric ? 'kg' : 'lb', time: 's', money: 'money' };
-  const units = POWER_NAMES.filter((name) => ids[name] !== undefined && powers[name] !== 0).map((name) => ({ unit: unitById(ids[name] as UnitId), power: powers[name] }));
+  const ids: Readonly<Record<string, UnitId>> = {
+    length: metric ? 'm' : 'ft',
+    mass: metric ? 'kg' : 'lb',
+    time: 's',
+    money: 'money',
+  };
+  const units = POWER_NAMES.filter((name) => ids[name] !== undefined && powers[name] !== 0).map((name) => ({
+    unit: unitById(ids[name] as UnitId),
+    power: powers[name],
+  }));
   return [...units.filter(({ power }) => power > 0), ...units.filter(({ power }) => power < 0)];
 }
 
@@ -71,8 +100,15 @@ export function unitsText(units: readonly PoweredUnit[], currency: string): stri
   return joined(
     units,
     (unit, size) => {
-      const word = unit.id === 'money' ? currency : unit.family === 'foot' || unit.id === 'deg' ? (unit.words.find((name) => /^[a-z]/.test(name)) as string) : unit.symbol;
-      return size === 1 ? word : (squareOrCubic(unit, size) ?? `${word}${[...`${size}`].map((digit) => RAISED[Number(digit)]).join('')}`);
+      const word =
+        unit.id === 'money'
+          ? currency
+          : unit.family === 'foot' || unit.id === 'deg'
+            ? (unit.words.find((name) => /^[a-z]/.test(name)) as string)
+            : unit.symbol;
+      return size === 1
+        ? word
+        : (squareOrCubic(unit, size) ?? `${word}${[...`${size}`].map((digit) => RAISED[Number(digit)]).join('')}`);
     },
     '·',
   );

@@ -12,7 +12,10 @@ export function bindLast(source: string, number: number, options: ScanOptions = 
   // From the end, so that earlier places stay where they are.
   return lastPlaces(entry)
     .sort((a, b) => b.start - a.start)
-    .reduce((text, { start, end }) => `${text.slice(0, start)}#${number}${start === end ? ' ' : ''}${text.slice(end)}`, source);
+    .reduce(
+      (text, { start, end }) => `${text.slice(0, start)}#${number}${start === end ? ' ' : ''}${text.slice(end)}`,
+      source,
+    );
 }
 
 function lastPlaces(entry: Entry): Expr[] {

@@ -14,7 +14,8 @@ export interface SlateLine {
 }
 
 /** What a line comes to. */
-export type LineResult = { readonly ok: true; readonly outcome: Outcome } | { readonly ok: false; readonly issue: Issue };
+export type LineResult =
+  { readonly ok: true; readonly outcome: Outcome } | { readonly ok: false; readonly issue: Issue };
 
 interface GraphNode {
   /** Nodes whose results this one needs. */

@@ -9,7 +9,10 @@ let rounds = 0;
  * @param work gives the result of one node from its sources' results
  * @returns the nodes whose results changed, and those left over because they lie on a circle or hang on one
  */
-export function recalculate(start: Iterable<SlateNode>, work: (node: SlateNode) => LineResult): { readonly changed: readonly SlateNode[]; readonly stuck: readonly SlateNode[] } {
+export function recalculate(
+  start: Iterable<SlateNode>,
+  work: (node: SlateNode) => LineResult,
+): { readonly changed: readonly SlateNode[]; readonly stuck: readonly SlateNode[] } {
   const affected = gather(start);
   const ready = affected.filter((node) => node.waiting === 0);
   const changed: SlateNode[] = [];
@@ -56,14 +59,23 @@ function gather(start: Iterable<SlateNode>): readonly SlateNode[] {
 
 /** Whether two results mean the same to whoever uses them. Issues are compared by what they say and where. */
 export function sameResult(a: LineResult, b: LineResult): boolean {
-  if (!a.ok) return !b.ok && a.issue.code === b.issue.code && a.issue.start === b.issue.start && JSON.stringify(a.issue.fields) === JSON.stringify(b.issue.fields);
+  if (!a.ok)
+    return (
+      !b.ok &&
+      a.issue.code === b.issue.code &&
+      a.issue.start === b.issue.start &&
+      JSON.stringify(a.issue.fields) === JSON.stringify(b.issue.fields)
+    );
   if (!b.ok || a.outcome.kind !== b.outcome.kind) return false;
   if (a.outcome.kind === 'answer') {
     const other = b.outcome as typeof a.outcome;
     return a.outcome.yes === other.yes && equalValue(a.outcome.difference.value, other.difference.value);
   }
   const other = b.outcome as typeof a.outcome;
-  return a.outcome.quantity.dimension === other.quantity.dimension && equalValue(a.outcome.quantity.value, other.quantity.value);
+  return (
+    a.outcome.quantity.dimension === other.quantity.dimension &&
+    equalValue(a.outcome.quantity.value, other.quantity.value)
+  );
 }
 
 /** The shortest way from a node back to itself along its users, as it is named in the refusal; undefined when there is none. */
@@ -75,7 +87,8 @@ export function circleThrough(node: SlateNode): readonly SlateNode[] | undefined
     for (const user of at.users) {
       if (user === node) {
         const chain = [node];
-        for (let step: SlateNode | undefined = at; step !== undefined && step !== node; step = cameFrom.get(step)) chain.push(step);
+        for (let step: SlateNode | undefined = at; step !== undefined && step !== node; step = cameFrom.get(step))
+          chain.push(step);
         return [...chain, node];
       }
       if (!cameFrom.has(user)) {

@@ -45,6 +45,8 @@ export function referencesOf(entry: Entry | undefined): References {
       case 'call':
         pending.push(...expr.args);
         break;
+      default:
+      // Numbers, measures, slopes, π and `last` refer to nothing that has a name.
     }
   }
   if (lines.size === 0 && marks.size === 0 && runs.length === 0) return NONE;

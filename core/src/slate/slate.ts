@@ -53,7 +53,8 @@ export class Slate {
     this.#order = lines.map((line) => this.#makeNode(line)).sort(compareNodes);
     for (const node of this.#order) this.#register(node);
     this.#reindex(0);
-    for (const node of this.#order) if (node.parsed.entry?.assignment) this.#assignmentsOf(node.parsed.entry.assignment.name).push(node);
+    for (const node of this.#order)
+      if (node.parsed.entry?.assignment) this.#assignmentsOf(node.parsed.entry.assignment.name).push(node);
     this.#settle(new Set<SlateNode>([...this.#order, ...this.#marks.values()]));
   }
 
@@ -111,7 +112,9 @@ export class Slate {
 
   /** Marks that lines made, with their values. */
   marks(): readonly { readonly name: string; readonly result: LineResult }[] {
-    return [...this.#marks.values()].filter((mark) => mark.assignments.length > 0).map(({ name, result }) => ({ name, result }));
+    return [...this.#marks.values()]
+      .filter((mark) => mark.assignments.length > 0)
+      .map(({ name, result }) => ({ name, result }));
   }
 
   /**
@@ -119,14 +122,18 @@ export class Slate {
    * @param hidden id of a line being edited: it sees the others, never itself
    */
   scope(hidden?: string): Scope {
-    const shown = (node: LineNode | undefined) => (node === undefined || node.line.id === hidden ? undefined : resolve(node));
+    const shown = (node: LineNode | undefined) =>
+      node === undefined || node.line.id === hidden ? undefined : resolve(node);
     return {
       mark: (name) => {
         const mark = this.#marks.get(name);
         return mark && mark.assignments.length > 0 ? resolve(mark) : undefined;
       },
       line: (number) => shown(this.#byNumber.get(number)),
-      run: (from, to) => this.#run(from, to)?.filter((node) => node.line.id !== hidden).map(resolve),
+      run: (from, to) =>
+        this.#run(from, to)
+          ?.filter((node) => node.line.id !== hidden)
+          .map(resolve),
       last: () => shown(this.#lastLanded(hidden)),
       names: () => [...this.#marks.values()].map((mark) => mark.name),
     };
@@ -139,7 +146,8 @@ export class Slate {
 
   #lastLanded(hidden: string | undefined): LineNode | undefined {
     let last: LineNode | undefined;
-    for (const node of this.#order) if (node.line.id !== hidden && (last === undefined || node.line.number > last.line.number)) last = node;
+    for (const node of this.#order)
+      if (node.line.id !== hidden && (last === undefined || node.line.number > last.line.number)) last = node;
     return last;
   }
 
@@ -212,7 +220,17 @@ export class Slate {
     const key = name.toLowerCase();
     let mark = this.#marks.get(key);
     if (!mark) {
-      mark = { kind: 'mark', name, assignments: [], sources: [], users: new Set(), result: NOT_YET, round: 0, waiting: 0, stale: true };
+      mark = {
+        kind: 'mark',
+        name,
+        assignments: [],
+        sources: [],
+        users: new Set(),
+        result: NOT_YET,
+        round: 0,
+        waiting: 0,
+        stale: true,
+      };
       this.#marks.set(key, mark);
     }
     return mark.assignments as LineNode[];
@@ -276,7 +294,10 @@ export class Slate {
       const round = recalculate(stale, (node) => this.#work(node));
       for (const node of round.changed) changed.add(node);
       if (round.stuck.length === 0) break;
-      const inCircle = [...(touched ? [touched] : []), ...round.stuck].find((node): node is LineNode => node.kind === 'line' && node.circle === undefined && circleThrough(node) !== undefined) as LineNode;
+      const inCircle = [...(touched ? [touched] : []), ...round.stuck].find(
+        (node): node is LineNode =>
+          node.kind === 'line' && node.circle === undefined && circleThrough(node) !== undefined,
+      ) as LineNode;
       this.#refuseCircle(inCircle, circleThrough(inCircle) as readonly SlateNode[]);
       stale = new Set([inCircle, ...round.stuck]);
     }
@@ -338,13 +359,20 @@ export class Slate {
     const result = evaluate(entry, source, this.#ownScope);
     if (!result.ok) return result;
     const outcome = result.value;
-    if (entry.assignment === undefined || entry.assignment.operator === 'keep' || outcome.kind === 'answer') return { ok: true, outcome };
+    if (entry.assignment === undefined || entry.assignment.operator === 'keep' || outcome.kind === 'answer')
+      return { ok: true, outcome };
     const before = this.#previousAssignment(node)?.result;
-    if (before === undefined) return { ok: false, issue: makeIssue('name.unknown', entry.assignment, { name: entry.assignment.name }) };
-    if (!before.ok || before.outcome.kind === 'answer') return { ok: false, issue: makeIssue('mark.failed', entry.assignment, { name: entry.assignment.name }) };
+    if (before === undefined)
+      return { ok: false, issue: makeIssue('name.unknown', entry.assignment, { name: entry.assignment.name }) };
+    if (!before.ok || before.outcome.kind === 'answer')
+      return { ok: false, issue: makeIssue('mark.failed', entry.assignment, { name: entry.assignment.name }) };
     const { value, dimension } = before.outcome.quantity;
     const { quantity } = outcome;
-    if (dimension !== quantity.dimension) return { ok: false, issue: makeIssue('kind.add', entry.expr, { left: kindOf(dimension), right: kindOf(quantity.dimension) }) };
+    if (dimension !== quantity.dimension)
+      return {
+        ok: false,
+        issue: makeIssue('kind.add', entry.expr, { left: kindOf(dimension), right: kindOf(quantity.dimension) }),
+      };
     const sum = addValue(value, entry.assignment.operator === 'add' ? quantity.value : negateValue(quantity.value));
     return { ok: true, outcome: { kind: 'quantity', quantity: { value: sum, dimension } } };
   }

@@ -8,7 +8,11 @@ import { LINE } from '../notation/token.ts';
 const STORED = /#\{([0-9a-f-]{36})\}/g;
 
 /** The entry as it is stored. A number that no line has is left as it was typed. */
-export function toStored(source: string, idOf: (number: number) => string | undefined, options: ScanOptions = {}): string {
+export function toStored(
+  source: string,
+  idOf: (number: number) => string | undefined,
+  options: ScanOptions = {},
+): string {
   if (!source.includes('#')) return source;
   const { kinds, starts, ends, values } = scan(source, options);
   let stored = '';

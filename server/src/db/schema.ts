@@ -1,5 +1,18 @@
 import { sql } from 'drizzle-orm';
-import { bigint, check, foreignKey, index, integer, pgEnum, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
+import {
+  bigint,
+  check,
+  foreignKey,
+  index,
+  integer,
+  pgEnum,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  unique,
+  uuid,
+} from 'drizzle-orm/pg-core';
 
 const createdAt = timestamp('created_at', { withTimezone: true }).notNull().defaultNow();
 const deletedAt = timestamp('deleted_at', { withTimezone: true });
@@ -35,7 +48,12 @@ export const job = pgTable(
     createdAt,
     deletedAt,
   },
-  (table) => [index('job_owner').on(table.ownerId), check('job_title_length', sql`char_length(${table.title}) between 1 and 120`), check('job_finest', sql`${table.finest} between 1 and 128`), check('job_metric_step', sql`${table.metricStep} ~ '^[0-9]+(/[0-9]+)?$'`)],
+  (table) => [
+    index('job_owner').on(table.ownerId),
+    check('job_title_length', sql`char_length(${table.title}) between 1 and 120`),
+    check('job_finest', sql`${table.finest} between 1 and 128`),
+    check('job_metric_step', sql`${table.metricStep} ~ '^[0-9]+(/[0-9]+)?$'`),
+  ],
 );
 
 export const line = pgTable(

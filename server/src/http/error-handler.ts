@@ -19,7 +19,8 @@ const BODY_ERRORS: Readonly<Record<string, ProblemError>> = {
 };
 
 /** Errors by which PostgreSQL or its driver says that the database is away. */
-const AWAY = /ECONNREFUSED|ECONNRESET|EPIPE|57P0[123]|08[0-9A-Z]{3}|timeout exceeded when trying to connect|Connection terminated/;
+const AWAY =
+  /ECONNREFUSED|ECONNRESET|EPIPE|57P0[123]|08[0-9A-Z]{3}|timeout exceeded when trying to connect|Connection terminated/;
 
 function isAway(error: unknown): boolean {
   for (let cause: unknown = error; cause instanceof Error; cause = cause.cause) {
@@ -39,11 +40,12 @@ function problemOf(error: unknown): ProblemError {
 
 /** The only place that answers an error: a code and a sentence, never a stack or a query. */
 export function errorHandler(log: Logger): ErrorRequestHandler {
-  // eslint-disable-next-line @typescript-eslint/no-unused-vars -- Express knows an error handler by its four parameters
+  // Express knows an error handler by its four parameters.
   return (error: unknown, request, response, _next) => {
     const problem = problemOf(error);
     const id = response.locals['requestId'] as string;
-    if (problem.status >= 500) log.error({ requestId: id, method: request.method, path: request.path, err: error }, problem.message);
+    if (problem.status >= 500)
+      log.error({ requestId: id, method: request.method, path: request.path, err: error }, problem.message);
     if (problem.status === 503) response.setHeader('Retry-After', '2');
     if (response.headersSent) {
       response.destroy();

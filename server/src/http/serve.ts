@@ -34,6 +34,8 @@ function checked<Schema extends z.ZodType>(schema: Schema, value: unknown, where
   const result = schema.safeParse(value);
   if (result.success) return result.data;
   // A few places help; a thousand would only repeat what was sent.
-  const places = result.error.issues.slice(0, 10).map(({ path, message }) => ({ path: [where, ...path].join('.'), message }));
+  const places = result.error.issues
+    .slice(0, 10)
+    .map(({ path, message }) => ({ path: [where, ...path].join('.'), message }));
   throw new ProblemError('request.invalid', 'The request is not what this address takes.', places);
 }

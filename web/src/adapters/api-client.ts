@@ -17,7 +17,9 @@ export async function call<Params extends z.ZodType, Body extends z.ZodType, Res
   params: z.input<Params>,
   body?: z.input<Body>,
 ): Promise<z.output<Response>> {
-  const path = endpoint.path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent((params as Record<string, string>)[name] as string));
+  const path = endpoint.path.replace(/:(\w+)/g, (_, name: string) =>
+    encodeURIComponent((params as Record<string, string>)[name] as string),
+  );
   const answer = await fetch(path, {
     method: endpoint.method.toUpperCase(),
     ...(body === undefined ? {} : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
@@ -29,5 +31,8 @@ export async function call<Params extends z.ZodType, Body extends z.ZodType, Res
   const problem = problemWire.safeParse(text);
   throw problem.success
     ? new RequestFailure(problem.data.code, problem.data.message)
-    : new RequestFailure(answer.status >= 500 ? 'server.unavailable' : 'server.failed', `The server answered ${answer.status}.`);
+    : new RequestFailure(
+        answer.status >= 500 ? 'server.unavailable' : 'server.failed',
+        `The server answered ${answer.status}.`,
+      );
 }

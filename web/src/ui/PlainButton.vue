@@ -26,12 +26,14 @@ defineProps<{ /** Marked as the one most likely wanted. */ leading?: boolean }>(
   border-color: var(--chalk);
   color: var(--chalk);
 }
-.button:disabled {
+.button:disabled,
+.leading:disabled {
+  background: var(--ground);
+  border-color: var(--groove);
   color: var(--ink-soft);
   cursor: default;
-  opacity: 0.6;
 }
-.leading {
+.leading:not(:disabled) {
   background: var(--chalk);
   border-color: var(--chalk);
   color: #fff;

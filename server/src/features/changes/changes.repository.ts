@@ -5,22 +5,40 @@ import { change, job, line } from '../../db/schema.ts';
 import type { LineRow } from '../jobs/jobs.repository.ts';
 
 export async function findChange(db: Executor, accountId: string, id: string) {
-  const [found] = await db.select().from(change).where(and(eq(change.accountId, accountId), eq(change.id, id)));
+  const [found] = await db
+    .select()
+    .from(change)
+    .where(and(eq(change.accountId, accountId), eq(change.id, id)));
   return found;
 }
 
-export async function recordChange(db: Executor, accountId: string, jobId: string, sent: Change, payloadHash: string, revision: number): Promise<void> {
-  await db.insert(change).values({ accountId, id: sent.id, jobId, kind: sent.kind, lineId: sent.lineId, payloadHash, revision });
+export async function recordChange(
+  db: Executor,
+  accountId: string,
+  jobId: string,
+  sent: Change,
+  payloadHash: string,
+  revision: number,
+): Promise<void> {
+  await db
+    .insert(change)
+    .values({ accountId, id: sent.id, jobId, kind: sent.kind, lineId: sent.lineId, payloadHash, revision });
 }
 
 /** A line of this job, deleted or not. */
 export async function findLine(db: Executor, jobId: string, lineId: string): Promise<LineRow | undefined> {
-  const [found] = await db.select().from(line).where(and(eq(line.jobId, jobId), eq(line.id, lineId)));
+  const [found] = await db
+    .select()
+    .from(line)
+    .where(and(eq(line.jobId, jobId), eq(line.id, lineId)));
   return found;
 }
 
 export async function isNumberTaken(db: Executor, jobId: string, number: number): Promise<boolean> {
-  const found = await db.select({ id: line.id }).from(line).where(and(eq(line.jobId, jobId), eq(line.number, number)));
+  const found = await db
+    .select({ id: line.id })
+    .from(line)
+    .where(and(eq(line.jobId, jobId), eq(line.number, number)));
   return found.length > 0;
 }
 
@@ -30,11 +48,20 @@ export async function insertLine(db: Executor, row: typeof line.$inferInsert): P
   return made;
 }
 
-export async function updateLine(db: Executor, lineId: string, values: Partial<typeof line.$inferInsert>): Promise<LineRow> {
+export async function updateLine(
+  db: Executor,
+  lineId: string,
+  values: Partial<typeof line.$inferInsert>,
+): Promise<LineRow> {
   const [changed] = await db.update(line).set(values).where(eq(line.id, lineId)).returning();
   return changed as LineRow;
 }
 
-export async function saveJobCounters(db: Executor, jobId: string, revision: number, nextNumber: number): Promise<void> {
+export async function saveJobCounters(
+  db: Executor,
+  jobId: string,
+  revision: number,
+  nextNumber: number,
+): Promise<void> {
   await db.update(job).set({ revision, nextNumber }).where(eq(job.id, jobId));
 }

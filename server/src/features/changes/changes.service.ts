@@ -3,7 +3,15 @@ import type { Change, ChangeResult } from '@sprell/contract';
 import type { Database, Executor } from '../../db/client.ts';
 import { lineToWire, lockJob, type JobRow, type LineRow } from '../jobs/jobs.repository.ts';
 import { noSuchJob } from '../jobs/jobs.service.ts';
-import { findChange, findLine, insertLine, isNumberTaken, recordChange, saveJobCounters, updateLine } from './changes.repository.ts';
+import {
+  findChange,
+  findLine,
+  insertLine,
+  isNumberTaken,
+  recordChange,
+  saveJobCounters,
+  updateLine,
+} from './changes.repository.ts';
 
 export interface ChangesService {
   /**
@@ -11,7 +19,11 @@ export interface ChangesService {
    * often it is sent; one that cannot be done is answered as a conflict or a refusal and leaves the others standing.
    * @throws {ProblemError} job.not_found
    */
-  apply(accountId: string, jobId: string, changes: readonly Change[]): Promise<{ revision: number; results: ChangeResult[] }>;
+  apply(
+    accountId: string,
+    jobId: string,
+    changes: readonly Change[],
+  ): Promise<{ revision: number; results: ChangeResult[] }>;
 }
 
 /** The counters of the job while a batch runs. */
@@ -29,7 +41,8 @@ export function makeChangesService(db: Database): ChangesService {
         const counters: Counters = { revision: job.revision, nextNumber: job.nextNumber };
         const results: ChangeResult[] = [];
         for (const change of changes) results.push(await applyOnce(tx, accountId, job, counters, change));
-        if (counters.revision !== job.revision) await saveJobCounters(tx, jobId, counters.revision, counters.nextNumber);
+        if (counters.revision !== job.revision)
+          await saveJobCounters(tx, jobId, counters.revision, counters.nextNumber);
         return { revision: counters.revision, results };
       }),
   };
@@ -41,23 +54,39 @@ function payloadHash(change: Change): string {
   return createHash('sha256').update(text).digest('hex');
 }
 
-async function applyOnce(tx: Executor, accountId: string, job: JobRow, counters: Counters, change: Change): Promise<ChangeResult> {
+async function applyOnce(
+  tx: Executor,
+  accountId: string,
+  job: JobRow,
+  counters: Counters,
+  change: Change,
+): Promise<ChangeResult> {
   const hash = payloadHash(change);
   const before = await findChange(tx, accountId, change.id);
   if (before !== undefined) {
-    const line = before.payloadHash === hash && before.jobId === job.id ? await findLine(tx, job.id, before.lineId) : undefined;
-    return line ? { id: change.id, status: 'applied', line: lineToWire(line) } : { id: change.id, status: 'refused', code: 'change.id_reused' };
+    const line =
+      before.payloadHash === hash && before.jobId === job.id ? await findLine(tx, job.id, before.lineId) : undefined;
+    return line
+      ? { id: change.id, status: 'applied', line: lineToWire(line) }
+      : { id: change.id, status: 'refused', code: 'change.id_reused' };
   }
   const result = await apply(tx, accountId, job, counters, change);
   if (result.status === 'applied') await recordChange(tx, accountId, job.id, change, hash, counters.revision);
   return result;
 }
 
-async function apply(tx: Executor, accountId: string, job: JobRow, counters: Counters, change: Change): Promise<ChangeResult> {
+async function apply(
+  tx: Executor,
+  accountId: string,
+  job: JobRow,
+  counters: Counters,
+  change: Change,
+): Promise<ChangeResult> {
   if (change.kind === 'line.add') return addLine(tx, job, counters, change);
   const line = await findLine(tx, job.id, change.lineId);
   if (!line) return { id: change.id, status: 'refused', code: 'line.not_found' };
-  if (line.revision !== (await baseRevision(tx, accountId, change.base))) return { id: change.id, status: 'conflict', line: lineToWire(line) };
+  if (line.revision !== (await baseRevision(tx, accountId, change.base)))
+    return { id: change.id, status: 'conflict', line: lineToWire(line) };
   const revision = (counters.revision += 1);
   return { id: change.id, status: 'applied', line: lineToWire(await changeLine(tx, line, change, revision)) };
 }
@@ -67,7 +96,12 @@ async function baseRevision(tx: Executor, accountId: string, base: number | stri
   return typeof base === 'number' ? base : (await findChange(tx, accountId, base))?.revision;
 }
 
-function changeLine(tx: Executor, line: LineRow, change: Exclude<Change, { kind: 'line.add' }>, revision: number): Promise<LineRow> {
+function changeLine(
+  tx: Executor,
+  line: LineRow,
+  change: Exclude<Change, { kind: 'line.add' }>,
+  revision: number,
+): Promise<LineRow> {
   switch (change.kind) {
     case 'line.edit': {
       const { position, source, label, note } = change;
@@ -80,12 +114,26 @@ function changeLine(tx: Executor, line: LineRow, change: Exclude<Change, { kind:
   }
 }
 
-async function addLine(tx: Executor, job: JobRow, counters: Counters, change: Extract<Change, { kind: 'line.add' }>): Promise<ChangeResult> {
+async function addLine(
+  tx: Executor,
+  job: JobRow,
+  counters: Counters,
+  change: Extract<Change, { kind: 'line.add' }>,
+): Promise<ChangeResult> {
   const { position, source, label, note } = change;
   // Where another device took the number first, the later arrival is renumbered.
   const number = (await isNumberTaken(tx, job.id, change.number)) ? counters.nextNumber : change.number;
   const revision = counters.revision + 1;
-  const made = await insertLine(tx, { id: change.lineId, jobId: job.id, number, position, source, label, note, revision });
+  const made = await insertLine(tx, {
+    id: change.lineId,
+    jobId: job.id,
+    number,
+    position,
+    source,
+    label,
+    note,
+    revision,
+  });
   // The id may be of another's line: the answer is the same as for any id that cannot be used.
   if (!made) return { id: change.id, status: 'refused', code: 'line.id_unusable' };
   counters.revision = revision;

@@ -20,7 +20,14 @@ async function addJob(tx: Executor, accountId: string, demo: DemoJob): Promise<v
   const ids = demo.lines.map(() => uuidv7());
   const positions = positionsBetween(undefined, undefined, demo.lines.length);
   const last = demo.lines.length;
-  await tx.insert(job).values({ id: jobId, ownerId: accountId, title: demo.title, revision: last, nextNumber: last + 1, lengthStyle: demo.length });
+  await tx.insert(job).values({
+    id: jobId,
+    ownerId: accountId,
+    title: demo.title,
+    revision: last,
+    nextNumber: last + 1,
+    lengthStyle: demo.length,
+  });
   await tx.insert(line).values(
     demo.lines.map(([label, source, note = ''], index) => ({
       id: ids[index] as string,

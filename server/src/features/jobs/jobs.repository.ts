@@ -24,13 +24,20 @@ export async function jobsOf(db: Executor, ownerId: string) {
 
 /** One job of an account; undefined when there is none, or it is somebody else's. */
 export async function findJob(db: Executor, ownerId: string, jobId: string): Promise<JobRow | undefined> {
-  const [found] = await db.select().from(job).where(and(eq(job.id, jobId), eq(job.ownerId, ownerId), isNull(job.deletedAt)));
+  const [found] = await db
+    .select()
+    .from(job)
+    .where(and(eq(job.id, jobId), eq(job.ownerId, ownerId), isNull(job.deletedAt)));
   return found;
 }
 
 /** As `findJob`, holding the row until the transaction ends: changes of one job follow each other. */
 export async function lockJob(db: Executor, ownerId: string, jobId: string): Promise<JobRow | undefined> {
-  const [found] = await db.select().from(job).where(and(eq(job.id, jobId), eq(job.ownerId, ownerId), isNull(job.deletedAt))).for('update');
+  const [found] = await db
+    .select()
+    .from(job)
+    .where(and(eq(job.id, jobId), eq(job.ownerId, ownerId), isNull(job.deletedAt)))
+    .for('update');
   return found;
 }
 

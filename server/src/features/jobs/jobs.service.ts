@@ -22,7 +22,14 @@ export function makeJobsService(db: Database): JobsService {
           if (!found) throw noSuchJob();
           const lines = await linesOf(tx, jobId);
           const { id, title, revision, nextNumber, lengthStyle, finest, metricStep, rounding } = found;
-          return { id, title, reading: { length: lengthStyle, finest, metricStep, rounding }, revision, nextNumber, lines: lines.map(lineToWire) };
+          return {
+            id,
+            title,
+            reading: { length: lengthStyle, finest, metricStep, rounding },
+            revision,
+            nextNumber,
+            lines: lines.map(lineToWire),
+          };
         },
         { isolationLevel: 'repeatable read', accessMode: 'read only' },
       ),

@@ -70,15 +70,34 @@ onMounted(async () => {
   <main class="bench" @keydown="undoByKey">
     <header class="head">
       <h1>Sprell</h1>
-      <el-select class="jobs" :model-value="store.job?.id" aria-label="Job" placeholder="No job yet" @change="chooseJob">
+      <el-select
+        class="jobs"
+        :model-value="store.job?.id"
+        aria-label="Job"
+        placeholder="No job yet"
+        @change="chooseJob"
+      >
         <el-option v-for="job in store.jobs" :key="job.id" :value="job.id" :label="job.title" />
       </el-select>
       <KeepStateText class="state" :state="store.keepState" />
-      <PlainButton :disabled="store.undoSays === undefined" :title="store.undoSays ?? 'Nothing to undo'" data-test="undo" @click="store.undo()"><Undo2 :size="20" aria-hidden="true" />Undo</PlainButton>
+      <PlainButton
+        :disabled="store.undoSays === undefined"
+        :title="store.undoSays ?? 'Nothing to undo'"
+        data-test="undo"
+        @click="store.undo()"
+        ><Undo2 :size="20" aria-hidden="true" />Undo</PlainButton
+      >
     </header>
 
-    <p v-if="store.failure" class="failure" role="alert">{{ store.failure }} <PlainButton @click="store.start()">Try again</PlainButton></p>
-    <ConflictNotice v-for="conflict in store.conflicts" :key="conflict.line.id" :conflict @choose="(choice) => store.resolveConflict(conflict, choice)" />
+    <p v-if="store.failure" class="failure" role="alert">
+      {{ store.failure }} <PlainButton @click="store.start()">Try again</PlainButton>
+    </p>
+    <ConflictNotice
+      v-for="conflict in store.conflicts"
+      :key="conflict.line.id"
+      :conflict
+      @choose="(choice) => store.resolveConflict(conflict, choice)"
+    />
 
     <section class="slate" aria-label="Slate">
       <ol ref="list" class="lines" tabindex="-1">
@@ -96,7 +115,9 @@ onMounted(async () => {
           @remove="store.remove(row.line.id)"
         />
       </ol>
-      <p v-if="store.rows.length === 0 && !store.failure" class="empty">Type a size below and press Enter; it stands here from then on.</p>
+      <p v-if="store.rows.length === 0 && !store.failure" class="empty">
+        Type a size below and press Enter; it stands here from then on.
+      </p>
       <EntryField v-model="entry" class="entry" label="Entry" :reckoned @land="land" />
     </section>
 
@@ -108,7 +129,10 @@ onMounted(async () => {
 .bench {
   height: 100dvh;
   display: grid;
-  grid-template: 'head head' auto 'notices notices' auto 'slate reading' minmax(0, 1fr) / minmax(0, 11fr) minmax(0, 10fr);
+  grid-template: 'head head' auto 'notices notices' auto 'slate reading' minmax(0, 1fr) / minmax(0, 11fr) minmax(
+      0,
+      10fr
+    );
 }
 .head {
   grid-area: head;
@@ -172,7 +196,8 @@ h1 {
     padding: 4px 12px;
   }
   h1 {
-    display: none;
+    position: absolute;
+    clip-path: inset(50%);
   }
   .jobs {
     flex: 1;

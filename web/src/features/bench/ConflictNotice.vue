@@ -11,9 +11,14 @@ const emit = defineEmits<{ choose: [keep: 'mine' | 'theirs'] }>();
   <div class="notice" role="alert">
     <p>
       Line #{{ conflict.line.number }} was changed elsewhere too.
-      <template v-if="conflict.mine">Yours: <b>{{ conflict.mine.source }}</b></template>
+      <template v-if="conflict.mineSays"
+        >Yours: <b>{{ conflict.mineSays }}</b></template
+      >
       <template v-else>You took it off the slate.</template>
-      Now it {{ conflict.line.deleted ? 'is off the slate' : 'says' }} <b v-if="!conflict.line.deleted">{{ conflict.line.source }}</b>
+      <template v-if="conflict.theirsSays">
+        Now it says <b>{{ conflict.theirsSays }}</b></template
+      >
+      <template v-else> Now it is off the slate.</template>
     </p>
     <PlainButton v-if="conflict.mine" @click="emit('choose', 'mine')">Use mine</PlainButton>
     <PlainButton @click="emit('choose', 'theirs')">Leave it</PlainButton>

@@ -70,10 +70,15 @@ defineExpose({ focus });
           @keydown.enter.prevent="enter"
           @keydown.esc="emit('cancel')"
         />
-        <span v-if="ghost" class="ghost" aria-hidden="true"><span class="under">{{ model }}</span>{{ ghost }}</span>
+        <span v-if="ghost" class="ghost" aria-hidden="true"
+          ><span class="under">{{ model }}</span
+          >{{ ghost }}</span
+        >
       </span>
       <PlainButton v-if="editing" @click="emit('cancel')">Leave</PlainButton>
-      <PlainButton leading :disabled="reckoned === undefined" data-test="land" @click="enter">{{ editing ? 'Keep' : 'Enter' }}</PlainButton>
+      <PlainButton leading :disabled="reckoned === undefined" data-test="land" @click="enter">{{
+        editing ? 'Keep' : 'Enter'
+      }}</PlainButton>
     </div>
     <div v-if="issue" :id="messageId" class="message" role="alert">
       <p>{{ describeIssue(issue) }}</p>

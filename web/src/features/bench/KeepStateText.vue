@@ -13,7 +13,14 @@ const words = computed(() => {
 </script>
 
 <template>
-  <span class="state" :class="state.kind" role="status" :title="state.kind === 'waiting' ? state.reason : undefined" data-test="keep-state">{{ words }}</span>
+  <span
+    class="state"
+    :class="state.kind"
+    role="status"
+    :title="state.kind === 'waiting' ? state.reason : undefined"
+    data-test="keep-state"
+    >{{ words }}</span
+  >
 </template>
 
 <style scoped>

@@ -15,10 +15,16 @@ const props = defineProps<{
 
 const shown = computed(() => props.reckoned ?? props.resting);
 const quantity = computed(() => (shown.value?.outcome?.kind === 'quantity' ? shown.value.outcome.quantity : undefined));
-const answer = computed(() => (shown.value?.outcome?.kind === 'answer' ? (shown.value.outcome.yes ? 'yes' : 'no') : undefined));
+const answer = computed(() =>
+  shown.value?.outcome?.kind === 'answer' ? (shown.value.outcome.yes ? 'yes' : 'no') : undefined,
+);
 const text = computed(() => shown.value?.reading?.text ?? answer.value);
-const cost = computed(() => (quantity.value && shown.value?.reading ? roundingWords(quantity.value, shown.value.reading) : undefined));
-const problem = computed(() => (text.value === undefined && shown.value?.issue ? describeIssue(shown.value.issue) : undefined));
+const cost = computed(() =>
+  quantity.value && shown.value?.reading ? roundingWords(quantity.value, shown.value.reading) : undefined,
+);
+const problem = computed(() =>
+  text.value === undefined && shown.value?.issue ? describeIssue(shown.value.issue) : undefined,
+);
 
 const OTHER_STYLES: readonly (readonly [LengthStyle, string])[] = [
   ['ft-in', 'feet and inches'],
@@ -32,18 +38,25 @@ const OTHER_STYLES: readonly (readonly [LengthStyle, string])[] = [
 const alsoReads = computed(() => {
   const value = quantity.value;
   if (value === undefined || kindOf(value.dimension) !== 'length') return [];
-  return OTHER_STYLES.map(([length, name]) => ({ name, text: readQuantity(value, { ...props.style, length }).text })).filter(
-    (other) => other.text !== text.value,
-  );
+  return OTHER_STYLES.map(([length, name]) => ({
+    name,
+    text: readQuantity(value, { ...props.style, length }).text,
+  })).filter((other) => other.text !== text.value);
 });
 /** Figures shrink with their count, so that none is ever cut off. */
-const sizeClass = computed(() => ((text.value?.length ?? 0) > 16 ? 'long' : (text.value?.length ?? 0) > 10 ? 'middling' : 'short'));
+const sizeClass = computed(() =>
+  (text.value?.length ?? 0) > 16 ? 'long' : (text.value?.length ?? 0) > 10 ? 'middling' : 'short',
+);
 </script>
 
 <template>
   <section class="reading" aria-label="Reading">
     <p class="read-back" data-test="read-back"><SizeText :text="shown?.readBack ?? ''" /></p>
-    <output class="figures" :class="sizeClass" data-test="reading" aria-live="polite"><SizeText v-if="text !== undefined" :text="text" /><span v-else-if="problem === undefined" class="nothing">0″</span></output>
+    <output class="figures" :class="sizeClass" data-test="reading" aria-live="polite"
+      ><SizeText v-if="text !== undefined" :text="text" /><span v-else-if="problem === undefined" class="nothing"
+        >0″</span
+      ></output
+    >
     <p v-if="cost" class="cost" data-test="cost">{{ cost }}</p>
     <p v-else-if="shown?.reading" class="cost">the true size</p>
     <p v-if="problem && reckoned === undefined" class="problem">{{ problem }}</p>

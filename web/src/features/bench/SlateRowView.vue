@@ -22,7 +22,9 @@ const emit = defineEmits<{ edit: []; keep: [entry: string]; leave: []; remove: [
 const reading = computed(() => readLine(props.row.worked, props.style));
 const draft = ref('');
 const field = ref<InstanceType<typeof EntryField>>();
-const reckoned = computed(() => (draft.value.trim() === '' ? undefined : reckon(draft.value, { scope: props.scope, style: props.style })));
+const reckoned = computed(() =>
+  draft.value.trim() === '' ? undefined : reckon(draft.value, { scope: props.scope, style: props.style }),
+);
 
 watch(
   () => props.editing,
@@ -38,7 +40,17 @@ watch(
 
 <template>
   <li class="row" :class="{ changed }" :data-line="row.line.number">
-    <EntryField v-if="editing" ref="field" v-model="draft" class="anew" :label="`Line ${row.line.number}`" :reckoned editing @land="emit('keep', draft)" @cancel="emit('leave')" />
+    <EntryField
+      v-if="editing"
+      ref="field"
+      v-model="draft"
+      class="anew"
+      :label="`Line ${row.line.number}`"
+      :reckoned
+      editing
+      @land="emit('keep', draft)"
+      @cancel="emit('leave')"
+    />
     <template v-else>
       <button type="button" class="body" :aria-label="`Line ${row.line.number}, write anew`" @click="emit('edit')">
         <span class="number">#{{ row.line.number }}</span>
@@ -48,9 +60,22 @@ watch(
           <span v-if="row.line.note" class="note">{{ row.line.note }}</span>
         </span>
         <span v-if="reading.problem" class="problem">{{ reading.problem }}</span>
-        <span v-else class="result" data-test="result"><SizeText :text="reading.reading?.text ?? reading.answer ?? ''" /><span v-if="reading.reading && reading.reading.rounding !== 'exact'" class="rounding">{{ reading.reading.rounding }}</span></span>
+        <span v-else class="result" data-test="result"
+          ><SizeText :text="reading.reading?.text ?? reading.answer ?? ''" /><span
+            v-if="reading.rounding"
+            class="rounding"
+            >{{ reading.rounding }}</span
+          ></span
+        >
       </button>
-      <button type="button" class="remove" :aria-label="`Take line ${row.line.number} off the slate`" @click="emit('remove')"><Trash2 :size="20" aria-hidden="true" /></button>
+      <button
+        type="button"
+        class="remove"
+        :aria-label="`Take line ${row.line.number} off the slate`"
+        @click="emit('remove')"
+      >
+        <Trash2 :size="20" aria-hidden="true" />
+      </button>
     </template>
   </li>
 </template>

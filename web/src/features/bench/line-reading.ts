@@ -1,9 +1,20 @@
-import { readOutcome, type Reading, type ReadingStyle, type WorkedLine, describeIssue, printEntry } from '@sprell/core';
+import {
+  describeIssue,
+  kindOf,
+  printEntry,
+  readOutcome,
+  type Reading,
+  type ReadingStyle,
+  type WorkedLine,
+} from '@sprell/core';
+import { roundingWord } from './rounding-words.ts';
 
 /** What a row of the slate shows of a line. */
 export interface LineReading {
   readonly readBack: string;
   readonly reading: Reading | undefined;
+  /** full, shy or rounded; undefined when the reading is the true size. */
+  readonly rounding: string | undefined;
   /** "yes" or "no" for a comparison. */
   readonly answer: string | undefined;
   /** A sentence when there is nothing to read. */
@@ -12,11 +23,17 @@ export interface LineReading {
 
 /** Reads a worked line in a style. */
 export function readLine({ parsed, result }: WorkedLine, style: ReadingStyle): LineReading {
-  const readBack = parsed.entry === undefined ? parsed.source : printEntry({ ...parsed.entry, label: undefined }, style);
-  const nothing = { readBack, reading: undefined, answer: undefined, problem: undefined };
+  const readBack =
+    parsed.entry === undefined ? parsed.source : printEntry({ ...parsed.entry, label: undefined }, style);
+  const nothing = { readBack, reading: undefined, rounding: undefined, answer: undefined, problem: undefined };
   if (!result.ok) return { ...nothing, problem: describeIssue(result.issue) };
   if (result.outcome.kind === 'answer') return { ...nothing, answer: result.outcome.yes ? 'yes' : 'no' };
   if (parsed.entry === undefined) return nothing;
   const { reading, issue } = readOutcome(parsed.entry, result.outcome.quantity, style);
-  return { ...nothing, reading, problem: issue && describeIssue(issue) };
+  return {
+    ...nothing,
+    reading,
+    rounding: reading && roundingWord(kindOf(result.outcome.quantity.dimension), reading),
+    problem: issue && describeIssue(issue),
+  };
 }

@@ -1,9 +1,15 @@
-import { isQuietCost, kindOf, roundingCost, valueToNumber, type Quantity, type Reading } from '@sprell/core';
+import { isQuietCost, kindOf, roundingCost, valueToNumber, type Kind, type Quantity, type Reading } from '@sprell/core';
 
-/** "full by 0.017″ (0.4 mm)" for a length; "full" for other kinds; undefined when the reading is the true size. */
+/** Full and shy are words for sizes on a tape; anything else is rounded. */
+export function roundingWord(kind: Kind, reading: Reading): string | undefined {
+  if (reading.rounding === 'exact') return undefined;
+  return kind === 'length' ? reading.rounding : 'rounded';
+}
+
+/** "full by 0.017″ (0.4 mm)" for a length; "rounded" for other kinds; undefined when the reading is the true size. */
 export function roundingWords(quantity: Quantity, reading: Reading): string | undefined {
   if (reading.rounding === 'exact') return undefined;
-  if (kindOf(quantity.dimension) !== 'length') return reading.rounding;
+  if (kindOf(quantity.dimension) !== 'length') return roundingWord('number', reading);
   const cost = roundingCost(quantity, reading);
   if (isQuietCost(cost)) return `${reading.rounding} by less than 0.1 mm`;
   const metres = Math.abs(valueToNumber(cost));

@@ -1,5 +1,26 @@
-import { comparePlaces, listJobs, openJob, positionBetween, type Change, type ChangeResult, type JobSummary, type JobWire, type LineWire } from '@sprell/contract';
-import { bindLast, DEFAULT_STYLE, fromStored, parse, parseRational, Slate, toStored, type ReadingStyle, type Scope, type WorkedLine } from '@sprell/core';
+import {
+  comparePlaces,
+  listJobs,
+  openJob,
+  positionBetween,
+  type Change,
+  type ChangeResult,
+  type JobSummary,
+  type JobWire,
+  type LineWire,
+} from '@sprell/contract';
+import {
+  bindLast,
+  DEFAULT_STYLE,
+  fromStored,
+  parse,
+  parseRational,
+  Slate,
+  toStored,
+  type ReadingStyle,
+  type Scope,
+  type WorkedLine,
+} from '@sprell/core';
 import { defineStore } from 'pinia';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
@@ -20,6 +41,9 @@ export interface SlateRow {
 export interface Conflict {
   readonly line: LineWire;
   readonly mine: LineContent | undefined;
+  /** Both as a person reads them; undefined for a line taken off the slate. */
+  readonly mineSays: string | undefined;
+  readonly theirsSays: string | undefined;
 }
 
 /** The open job: its lines, their results, and every change to them. */
@@ -93,7 +117,11 @@ export const useJobStore = defineStore('job', () => {
     rows.value = [...lines.values()]
       .filter((line) => !line.deleted)
       .sort(comparePlaces)
-      .map((line) => ({ line, entry: withLabel(line.label, shownSource(line)), worked: slate.line(line.id) as WorkedLine }));
+      .map((line) => ({
+        line,
+        entry: withLabel(line.label, shownSource(line)),
+        worked: slate.line(line.id) as WorkedLine,
+      }));
   }
 
   /** Puts a line in its new state everywhere at once: store, slate and rows. */
@@ -125,7 +153,10 @@ export const useJobStore = defineStore('job', () => {
     const isLatest = pendingChange.get(line.id) === result.id;
     if (isLatest) pendingChange.delete(line.id);
     if (result.status === 'conflict') {
-      conflicts.value = [...conflicts.value.filter((one) => one.line.id !== line.id), { line, mine: ours && !ours.deleted ? ours : undefined }];
+      const mine = ours && !ours.deleted ? ours : undefined;
+      const says = (one: LineWire | undefined) => one && withLabel(one.label, shownSource(one));
+      const conflict = { line, mine, mineSays: says(mine), theirsSays: line.deleted ? undefined : says(line) };
+      conflicts.value = [...conflicts.value.filter((one) => one.line.id !== line.id), conflict];
       place(line);
     } else if (isLatest && (ours === undefined || ours.number !== line.number)) place(line);
     else if (ours) lines.set(line.id, { ...ours, revision: line.revision, number: line.number });
@@ -152,7 +183,10 @@ export const useJobStore = defineStore('job', () => {
   /** Puts an entry on the slate, at its foot. */
   function land(entry: string): void {
     const lastNumber = slate.lastNumber();
-    const { label, source } = splitLabel(lastNumber === undefined ? entry : bindLast(entry, lastNumber, style.value), style.value);
+    const { label, source } = splitLabel(
+      lastNumber === undefined ? entry : bindLast(entry, lastNumber, style.value),
+      style.value,
+    );
     const last = rows.value[rows.value.length - 1];
     const line: LineWire = {
       id: uuidv7(),
@@ -177,7 +211,12 @@ export const useJobStore = defineStore('job', () => {
     const { label, source } = splitLabel(entry, style.value);
     if (label === line.label && stored(source) === line.source) return;
     const { position, note } = line;
-    pushUndo({ kind: 'write', lineId, content: { position, note, source: line.source, label: line.label }, says: `Undo the change to #${line.number}` });
+    pushUndo({
+      kind: 'write',
+      lineId,
+      content: { position, note, source: line.source, label: line.label },
+      says: `Undo the change to #${line.number}`,
+    });
     write(line, { position, note, source: stored(source), label });
   }
 
@@ -213,13 +252,37 @@ export const useJobStore = defineStore('job', () => {
     return slate.scope(editedLineId);
   }
 
-  return { jobs, job, rows, style, changed, failure, conflicts, keepState, undoSays, start, open, land, edit, remove, undo, resolveConflict, scope };
+  return {
+    jobs,
+    job,
+    rows,
+    style,
+    changed,
+    failure,
+    conflicts,
+    keepState,
+    undoSays,
+    start,
+    open,
+    land,
+    edit,
+    remove,
+    undo,
+    resolveConflict,
+    scope,
+  };
 });
 
 function styleOf(job: Omit<JobWire, 'lines'> | undefined): ReadingStyle {
   if (!job) return DEFAULT_STYLE;
   const { length, finest, metricStep, rounding } = job.reading;
-  return { ...DEFAULT_STYLE, length, finest, rounding, metricStep: parseRational(metricStep) ?? DEFAULT_STYLE.metricStep };
+  return {
+    ...DEFAULT_STYLE,
+    length,
+    finest,
+    rounding,
+    metricStep: parseRational(metricStep) ?? DEFAULT_STYLE.metricStep,
+  };
 }
 
 function withLabel(label: string | null, source: string): string {

@@ -3,7 +3,10 @@ import { ref, type Ref } from 'vue';
 import { call, RequestFailure } from '../../adapters/api-client.ts';
 
 /** Where the changes stand: all kept on the server, on their way, or waiting for it. */
-export type KeepState = { readonly kind: 'kept' } | { readonly kind: 'sending' } | { readonly kind: 'waiting'; readonly changes: number; readonly reason: string };
+export type KeepState =
+  | { readonly kind: 'kept' }
+  | { readonly kind: 'sending' }
+  | { readonly kind: 'waiting'; readonly changes: number; readonly reason: string };
 
 const RETRY_AFTER = [1000, 2000, 5000, 10_000];
 

@@ -1,0 +1,26 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { comparePlaces, positionBetween, positionsBetween, positionWire } from './position.ts';
+
+describe('places on the slate', () => {
+  it('finds a place between any two, again and again, that the wire takes', () => {
+    fc.assert(
+      fc.property(fc.array(fc.nat(), { minLength: 1, maxLength: 60 }), (choices) => {
+        const keys = positionsBetween(undefined, undefined, 2);
+        for (const choice of choices) {
+          const at = choice % (keys.length + 1);
+          keys.splice(at, 0, positionBetween(keys[at - 1], keys[at]));
+        }
+        expect([...keys].sort()).toEqual(keys);
+        expect(new Set(keys).size).toBe(keys.length);
+        for (const key of keys) expect(positionWire.safeParse(key).success).toBe(true);
+      }),
+    );
+  });
+
+  it('settles equal keys by id, the same on every device', () => {
+    expect(comparePlaces({ position: 'a1', id: '1' }, { position: 'a1', id: '2' })).toBe(-1);
+    expect(comparePlaces({ position: 'Zz', id: '2' }, { position: 'a0', id: '1' })).toBe(-1);
+    expect(comparePlaces({ position: 'a1', id: '1' }, { position: 'a1', id: '1' })).toBe(0);
+  });
+});

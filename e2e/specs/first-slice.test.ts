@@ -1,0 +1,97 @@
+import { AxePuppeteer } from '@axe-core/puppeteer';
+import type { Browser } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { launchBrowser, openBench, PHONE } from '../fixtures/browser.ts';
+
+let browser: Browser;
+beforeAll(async () => {
+  browser = await launchBrowser();
+});
+afterAll(async () => {
+  await browser.close();
+});
+
+describe('a carpenter at the bench', () => {
+  it('types an entry, reads it on the tape, finds it after a reload, writes it anew and undoes that', async () => {
+    const bench = await openBench(browser);
+    await bench.type(`9'-7 1/4" + 2' 9 3/8"`);
+    expect(await bench.reading()).toBe('12′ 4 5⁄8″');
+    expect(await bench.readBack()).toBe('9′ 7 1⁄4″ + 2′ 9 3⁄8″');
+    await bench.press('Enter');
+    const number = (await bench.lineNumbers()).at(-1) as number;
+    expect(await bench.result(number)).toBe('12′ 4 5⁄8″');
+    await bench.kept();
+
+    await bench.goto();
+    expect(await bench.result(number)).toBe('12′ 4 5⁄8″');
+    await bench.write(number, `9'-7 1/4" + 3'`);
+    expect(await bench.result(number)).toBe('12′ 7 1⁄4″');
+    await bench.kept();
+    await bench.undo();
+    expect(await bench.result(number)).toBe('12′ 4 5⁄8″');
+    await bench.kept();
+
+    const other = await openBench(browser);
+    expect(await other.result(number)).toBe('12′ 4 5⁄8″');
+    expect([...bench.errors, ...other.errors]).toEqual([]);
+  });
+
+  it('sees every line that depends on a changed one follow, and a deleted one come back after a reload', async () => {
+    const bench = await openBench(browser);
+    expect(await bench.result(17)).toBe('7′ 4″');
+    await bench.write(1, `across the flats: 28' 4"`);
+    expect(await bench.result(17)).toBe('7′ 10″');
+    await bench.undo();
+    expect(await bench.result(17)).toBe('7′ 4″');
+    await bench.page.click('[data-line="33"] .remove');
+    expect(await bench.lineNumbers()).not.toContain(33);
+    expect(await bench.text('[data-line="34"] .problem')).toContain('#33');
+    await bench.kept();
+    await bench.goto();
+    expect(await bench.lineNumbers()).not.toContain(33);
+    await bench.undo();
+    expect(await bench.result(34)).toBe('1⁄8″');
+    await bench.kept();
+  });
+
+  it('keeps the reading going while brackets are open, and keeps what was typed when it is wrong', async () => {
+    const bench = await openBench(browser);
+    await bench.type(`2 * (4' + `);
+    expect(await bench.reading()).toBe('8′');
+    await bench.type(`3"`);
+    expect(await bench.reading()).toBe('8′ 6″');
+    await bench.clear();
+    await bench.type(`5' + 3`);
+    expect(await bench.text('.message p')).toContain('unit');
+    await bench.page.click('.fixes button');
+    expect(await bench.reading()).toBe('5′ 3″');
+    await bench.goto();
+    expect(await bench.reading()).toBe('5′ 3″');
+    await bench.clear();
+  });
+
+  it('keeps a change that the server could not be told, and says so', async () => {
+    const bench = await openBench(browser);
+    const before = await bench.lineNumbers();
+    await bench.page.setOfflineMode(true);
+    await bench.type(`3' * 3`);
+    await bench.press('Enter');
+    await bench.page.waitForFunction(
+      () => document.querySelector('[data-test=keep-state]')?.textContent === '1 change waiting',
+    );
+    await bench.page.setOfflineMode(false);
+    await bench.kept();
+    const other = await openBench(browser);
+    expect(await other.lineNumbers()).toHaveLength(before.length + 1);
+  });
+
+  it('fits a phone, and axe finds nothing', async () => {
+    const bench = await openBench(browser, PHONE);
+    const overflow = await bench.page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    expect(overflow).toBeLessThanOrEqual(0);
+    await bench.type(`182' 4" / 6`);
+    expect(await bench.reading()).toBe('30′ 4 11⁄16″');
+    const { violations } = await new AxePuppeteer(bench.page).analyze();
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+  });
+});

@@ -1,0 +1,185 @@
+import type { Change, ChangeResult } from '@sprell/contract';
+import request from 'supertest';
+import { v7 as uuidv7 } from 'uuid';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { account, job, line } from '../../db/schema.ts';
+import { startTestApp, type TestApp } from '../../testing/test-app.ts';
+
+let test: TestApp;
+let jobId: string;
+
+beforeAll(async () => {
+  test = await startTestApp();
+});
+afterAll(() => test.close());
+beforeEach(async () => {
+  jobId = uuidv7();
+  await test.database.db.insert(job).values({ id: jobId, ownerId: test.accountId, title: 'Shed', revision: 0 });
+});
+
+type Add = Extract<Change, { kind: 'line.add' }>;
+const anAdd = (more: Partial<Add> = {}): Add => ({
+  id: uuidv7(),
+  kind: 'line.add',
+  lineId: uuidv7(),
+  number: 1,
+  position: 'a0',
+  source: `5' 3"`,
+  label: null,
+  note: '',
+  ...more,
+});
+const anEdit = (add: Add, base: number | string, source: string): Change => ({
+  id: uuidv7(),
+  kind: 'line.edit',
+  lineId: add.lineId,
+  base,
+  position: add.position,
+  source,
+  label: null,
+  note: '',
+});
+
+async function send(changes: readonly Change[], to = jobId) {
+  const answer = await request(test.app).post(`/api/jobs/${to}/changes`).send({ changes });
+  return { status: answer.status, body: answer.body as { revision: number; results: ChangeResult[]; code?: string } };
+}
+
+async function stored() {
+  const answer = await request(test.app).get(`/api/jobs/${jobId}`);
+  return answer.body as {
+    revision: number;
+    nextNumber: number;
+    lines: { number: number; source: string; deleted: boolean; revision: number }[];
+  };
+}
+
+describe('the one path for writes', () => {
+  it('adds, edits, deletes and restores, each with the next revision', async () => {
+    const add = anAdd();
+    const removal: Change = { id: uuidv7(), kind: 'line.delete', lineId: add.lineId, base: 2 };
+    const { body } = await send([add, anEdit(add, 1, `6'`), removal]);
+    expect(body.results.map((result) => result.status)).toEqual(['applied', 'applied', 'applied']);
+    expect(body.revision).toBe(3);
+    expect((await stored()).lines).toMatchObject([{ number: 1, source: `6'`, deleted: true, revision: 3 }]);
+    await send([{ id: uuidv7(), kind: 'line.restore', lineId: add.lineId, base: 3 }]);
+    expect((await stored()).lines).toMatchObject([{ deleted: false, revision: 4 }]);
+  });
+
+  it('applies a change once, however often and however broken up it is sent', async () => {
+    const add = anAdd();
+    const edit = anEdit(add, add.id, `7'`);
+    await send([add]);
+    const again = await Promise.all([send([add, edit]), send([add, edit]), send([edit]), send([add])]);
+    for (const { body } of again) for (const result of body.results) expect(result.status).toBe('applied');
+    const { lines, revision } = await stored();
+    expect(lines).toMatchObject([{ source: `7'` }]);
+    expect(revision).toBe(2);
+  });
+
+  it('refuses a used id with other contents', async () => {
+    const add = anAdd();
+    await send([add]);
+    const { body } = await send([{ ...add, source: '1' }]);
+    expect(body.results).toEqual([{ id: add.id, status: 'refused', code: 'change.id_reused' }]);
+    expect((await stored()).lines).toMatchObject([{ source: `5' 3"` }]);
+  });
+
+  it('answers a change made on an older state with the line as it is, and does the rest of the batch', async () => {
+    const add = anAdd();
+    await send([add, anEdit(add, 1, `6'`)]);
+    const late = anEdit(add, 1, `9'`);
+    const other = anAdd({ number: 2, position: 'a1' });
+    const { body } = await send([late, other]);
+    expect(body.results[0]).toMatchObject({ id: late.id, status: 'conflict', line: { source: `6'`, revision: 2 } });
+    expect(body.results[1]).toMatchObject({ status: 'applied' });
+    expect((await stored()).lines.map(({ source }) => source)).toEqual([`6'`, `5' 3"`]);
+  });
+
+  it('gives the later of two equal numbers the next free one, and never a number of a deleted line', async () => {
+    const first = anAdd({ number: 5 });
+    const second = anAdd({ number: 5, position: 'a1' });
+    const { body } = await send([first, { id: uuidv7(), kind: 'line.delete', lineId: first.lineId, base: 1 }, second]);
+    expect(body.results[2]).toMatchObject({ status: 'applied', line: { number: 6 } });
+    expect((await stored()).nextNumber).toBe(7);
+  });
+
+  it('takes batches sent at once one after the other, without a gap or a double', async () => {
+    const batches = Array.from({ length: 8 }, (_, batch) =>
+      Array.from({ length: 10 }, (__, n) => anAdd({ number: n + 1, position: `a${batch}${n}` })),
+    );
+    await Promise.all(batches.map((batch) => send(batch)));
+    const { lines, revision } = await stored();
+    expect(revision).toBe(80);
+    expect(lines.map(({ number }) => number).sort((a, b) => a - b)).toEqual(
+      Array.from({ length: 80 }, (_, n) => n + 1),
+    );
+  });
+
+  it('tells a stranger nothing: a job of somebody else is a job that does not exist, and so is its line', async () => {
+    const stranger = uuidv7();
+    const theirs = uuidv7();
+    const theirLine = uuidv7();
+    await test.database.db.insert(account).values({ id: stranger });
+    await test.database.db.insert(job).values({ id: theirs, ownerId: stranger, title: 'Theirs', revision: 1 });
+    await test.database.db
+      .insert(line)
+      .values({ id: theirLine, jobId: theirs, number: 1, position: 'a0', source: '1', revision: 1 });
+    const foreign = await send([anAdd()], theirs);
+    const none = await send([anAdd()], uuidv7());
+    expect(foreign.status).toBe(404);
+    expect({ ...foreign.body, requestId: '' }).toEqual({ ...none.body, requestId: '' });
+    const { body } = await send([anAdd({ lineId: theirLine })]);
+    expect(body.results).toMatchObject([{ status: 'refused', code: 'line.id_unusable' }]);
+    const edit = await send([anEdit(anAdd({ lineId: theirLine }), 1, 'x')]);
+    expect(edit.body.results).toMatchObject([{ status: 'refused', code: 'line.not_found' }]);
+  });
+});
+
+describe('bad input', () => {
+  const bad: readonly (readonly [string, unknown, string])[] = [
+    ['no body', undefined, 'request.invalid'],
+    ['an array', [], 'request.invalid'],
+    ['no changes', { changes: [] }, 'request.invalid'],
+    ['too many changes', { changes: Array.from({ length: 201 }, () => anAdd()) }, 'request.invalid'],
+    ['an unknown kind', { changes: [{ ...anAdd(), kind: 'line.explode' }] }, 'request.invalid'],
+    ['a field too many', { changes: [{ ...anAdd(), owner: 'me' }] }, 'request.invalid'],
+    ['an id that is none', { changes: [anAdd({ id: `1'; drop table line; --` })] }, 'request.invalid'],
+    [
+      'an id of another version',
+      { changes: [anAdd({ id: 'e3f6a6e2-1a0c-4a63-9f2b-0f4b7d6f4f11' })] },
+      'request.invalid',
+    ],
+    ['a number that is no whole one', { changes: [anAdd({ number: 1.5 })] }, 'request.invalid'],
+    ['a number out of bounds', { changes: [anAdd({ number: 1e12 })] }, 'request.invalid'],
+    ['a position that is no key', { changes: [anAdd({ position: 'a b' })] }, 'request.invalid'],
+    ['a source with a null character', { changes: [anAdd({ source: '5\u0000' })] }, 'request.invalid'],
+    ['half a character', { changes: [anAdd({ source: '\ud800' })] }, 'request.invalid'],
+    ['a source that is too long', { changes: [anAdd({ source: '1'.repeat(30_000) })] }, 'request.invalid'],
+    ['a label of the wrong type', { changes: [{ ...anAdd(), label: { a: 1 } }] }, 'request.invalid'],
+  ];
+
+  it.each(bad)('%s is answered with its code and stores nothing', async (_, body, code) => {
+    const answer = await request(test.app)
+      .post(`/api/jobs/${jobId}/changes`)
+      .send(body as object);
+    expect(answer.status).toBe(400);
+    expect(answer.body).toMatchObject({ code });
+    expect(JSON.stringify(answer.body)).not.toMatch(/select|insert|\.ts:|node_modules/i);
+    expect(await stored()).toMatchObject({ revision: 0, lines: [] });
+  });
+
+  it('that is no JSON, or too much of it, has a code of its own', async () => {
+    const post = () => request(test.app).post(`/api/jobs/${jobId}/changes`).set('Content-Type', 'application/json');
+    expect((await post().send('{"changes": [')).body).toMatchObject({ code: 'request.not_json' });
+    const large = await post().send(`{"changes": ["${'x'.repeat(5_000_000)}"]}`);
+    expect(large.status).toBe(413);
+    expect(large.body).toMatchObject({ code: 'request.too_large' });
+  });
+
+  it('in the address is answered too', async () => {
+    expect((await request(test.app).get('/api/jobs/not-an-id')).status).toBe(400);
+    expect((await request(test.app).get('/api/nowhere')).body).toMatchObject({ code: 'route.not_found' });
+    expect((await request(test.app).get('/api/jobs/%E0%A4%A')).status).toBe(400);
+  });
+});

@@ -1,0 +1,49 @@
+import { DEFAULT_STYLE, fromStored, Session, Slate } from '@sprell/core';
+import request from 'supertest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { startTestApp, type TestApp } from '../../testing/test-app.ts';
+import { DEMO_JOBS } from './demo-jobs.ts';
+import { loadDemo } from './load-demo.ts';
+
+let test: TestApp;
+beforeAll(async () => {
+  test = await startTestApp();
+  await loadDemo(test.database.db, test.accountId);
+});
+afterAll(() => test.close());
+
+interface Line {
+  readonly id: string;
+  readonly number: number;
+  readonly position: string;
+  readonly source: string;
+}
+
+describe('the demo', () => {
+  it('holds a slate of forty lines or more, every one of them reckoned', () => {
+    expect(DEMO_JOBS[0]?.lines.length).toBeGreaterThanOrEqual(40);
+    for (const { title, lines, length } of DEMO_JOBS) {
+      const session = new Session({ ...DEFAULT_STYLE, length });
+      for (const [label, source] of lines) expect(session.enter(source).issue, `${title}: ${label}`).toBeUndefined();
+    }
+  });
+
+  it('is stored with references by id, and reads the same from there', async () => {
+    const { body: jobs } = await request(test.app).get('/api/jobs');
+    const [bandstand] = jobs as { id: string; title: string; lines: number }[];
+    expect(bandstand).toMatchObject({ title: 'Bandstand, Quill Park', lines: DEMO_JOBS[0]?.lines.length });
+    const { body } = await request(test.app).get(`/api/jobs/${bandstand?.id}`);
+    const { lines } = body as { lines: Line[] };
+    expect(lines[1]?.source).toBe(`#{${lines[0]?.id}} * (sqrt(2) - 1)`);
+    const numbers = new Map(lines.map(({ id, number }) => [id, number]));
+    const slate = new Slate();
+    slate.load(lines.map((line) => ({ ...line, source: fromStored(line.source, (id) => numbers.get(id)) })));
+    expect(slate.lines().filter(({ result }) => !result.ok)).toEqual([]);
+  });
+
+  it('is loaded into a new database only', async () => {
+    await loadDemo(test.database.db, test.accountId);
+    const { body } = await request(test.app).get('/api/jobs');
+    expect(body).toHaveLength(DEMO_JOBS.length);
+  });
+});
