@@ -29,17 +29,22 @@ export async function ensureDebian(packages, what) {
     throw new Plain(`${what} is missing, and this is no Debian machine. Install it and start again.`);
   const [command, ...first] = [...sudo, 'env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get'];
   await run(command, [...first, '-qq', 'update'], { stdio: ['ignore', 'ignore', 'inherit'] });
-  await run(command, [...first, '-qq', '-y', '--no-install-recommends', 'install', ...packages], {
-    stdio: ['ignore', 'ignore', 'inherit'],
-  });
+  await run(
+    command,
+    [...first, '-qq', '-y', '--no-install-recommends', '-o', 'Dpkg::Options::=--force-confold', 'install', ...packages],
+    {
+      stdio: ['ignore', 'ignore', 'inherit'],
+    },
+  );
 }
 
 /** Debian's package would start a cluster of its own; this tells it not to, before it comes. */
 export async function ensurePostgres() {
   const settings = '/etc/postgresql-common/createcluster.conf';
-  if (isRoot() && !existsSync(settings)) {
+  const said = existsSync(settings) ? readFileSync(settings, 'utf8') : '';
+  if (isRoot() && !/^\s*create_main_cluster\s*=\s*false/m.test(said)) {
     mkdirSync('/etc/postgresql-common', { recursive: true });
-    writeFileSync(settings, 'create_main_cluster = false\n');
+    writeFileSync(settings, `${said}create_main_cluster = false\n`);
   }
   await ensureDebian(['postgresql'], 'PostgreSQL');
 }
