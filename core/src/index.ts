@@ -24,6 +24,8 @@ export type { LineResult, SlateLine } from './slate/node.ts';
 export { bindLast } from './slate/bind-last.ts';
 export { referencesOf } from './slate/references.ts';
 export { fromStored, storedIds, toStored } from './slate/stored-references.ts';
+export { exactText } from './reading/exact-text.ts';
+export { wholeTimes, type WholeTimes } from './evaluate/whole-times.ts';
 export { readQuantity, roundingCost, isQuietCost, shownValue, type Reading } from './reading/read-quantity.ts';
 export {
   DEFAULT_STYLE,

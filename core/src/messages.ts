@@ -25,11 +25,6 @@ const SENTENCES: Sentences = {
   'number.zero_denominator': () => 'A fraction cannot have 0 at the bottom; write another denominator.',
   'number.too_large': () => 'This number is too large to reckon with; write a smaller exponent.',
   'unit.without_number': ({ unit }) => `${unit} needs a number in front of it.`,
-  'unit.unknown': ({ word }) => `${word} is no unit that Sprell knows; see the list of units.`,
-  'unit.order': ({ unit }) =>
-    `${unit} cannot follow here: the parts of one length go from the larger unit to the smaller.`,
-  'unit.expected': ({ found }) => `A unit was expected and ${found} was found; write one, such as ft or mm.`,
-  'unit.not_joinable': ({ kind }) => `${kind} cannot be joined to the part before it; add it with +.`,
   'name.unknown': ({ name }) =>
     `There is no mark called ${name}; keep one under that name first or correct the spelling.`,
   'name.taken': ({ name }) => `${name} already means something in an entry; choose another name for the mark.`,

@@ -25,10 +25,6 @@ export interface IssueFields {
   'number.zero_denominator': object;
   'number.too_large': object;
   'unit.without_number': { readonly unit: string };
-  'unit.unknown': { readonly word: string };
-  'unit.order': { readonly unit: string };
-  'unit.expected': { readonly found: string };
-  'unit.not_joinable': { readonly kind: string };
   'name.unknown': { readonly name: string };
   'name.taken': { readonly name: string };
   'line.unknown': { readonly line: string };

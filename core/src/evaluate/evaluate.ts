@@ -4,6 +4,8 @@ import { fail, ok, type Result } from '../base/result.ts';
 import type { Span } from '../base/span.ts';
 import type { Binary, Compare, Entry, Expr, Measure, PercentStep, Scaled, UnitPower } from '../notation/ast.ts';
 import type { Comparison } from '../notation/operators.ts';
+import { nearestName } from '../notation/near-miss.ts';
+import { printUnits } from '../notation/printer.ts';
 import { PI } from '../number/radical.ts';
 import { addRational, divideRational, makeRational, multiplyRational, ONE, type Rational } from '../number/rational.ts';
 import {
@@ -20,7 +22,6 @@ import { unitValue, type Quantity } from '../units/quantity.ts';
 import { KELVIN_AT_ZERO, type Unit } from '../units/unit-table.ts';
 import { checkSize, divideQuantities, multiplyQuantities, raise } from './arithmetic.ts';
 import { callFunction, type Argument } from './call-function.ts';
-import { nearestName } from './near-miss.ts';
 import { refuse, Refusal } from './refuse.ts';
 import { EMPTY_SCOPE, type Resolved, type Scope } from './scope.ts';
 
@@ -118,9 +119,7 @@ function temperatureOf(degrees: Rational, unit: Unit): Rational {
 
 function scaledOf(scaled: Scaled, source: string, scope: Scope): Quantity {
   const base = quantityOf(scaled.operand, source, scope);
-  const joins = scaled.operand.kind === 'measure' || (scaled.units[0]?.power ?? 0) < 0;
-  if (base.dimension !== PLAIN && !joins)
-    return refuse('kind.unit_on_quantity', scaled, { kind: kindOf(base.dimension) });
+  if (base.dimension !== PLAIN && (scaled.units[0]?.power ?? 0) > 0) return refuseSecondUnit(scaled, base, source);
   const [only] = scaled.units as [UnitPower];
   if (only.unit.dimension === TEMPERATURE && scaled.units.length === 1 && only.power === 1) {
     if (base.value.kind !== 'rational') return refuse('kind.temperature', scaled, {});
@@ -134,6 +133,24 @@ function scaledOf(scaled: Scaled, source: string, scope: Scope): Quantity {
     quantity = multiplyQuantities(quantity, powered, scaled);
   }
   return quantity;
+}
+
+/** (5') mm: a quantity needs no unit; most likely it was to be read in that one. */
+function refuseSecondUnit(scaled: Scaled, base: Quantity, source: string): never {
+  const { operand, end } = scaled;
+  const close = source.indexOf(')', operand.end);
+  const at = close === -1 || close >= end ? operand.end : close + 1;
+  const unit = source.slice(at, end).trim();
+  const isWhole = scaled.start === 0 || source.slice(0, scaled.start).trim() === '(';
+  const rest = source.slice(end).trim();
+  const without = { label: `Leave out ${unit}`, entry: `${source.slice(0, at)}${source.slice(end)}` };
+  const read = { label: `Read it in ${unit}`, entry: `${source.slice(0, at)} to ${printUnits(scaled.units)}` };
+  return refuse(
+    'kind.unit_on_quantity',
+    scaled,
+    { kind: kindOf(base.dimension) },
+    isWhole && rest === '' ? [read, without] : [without],
+  );
 }
 
 function binaryOf(expr: Binary, source: string, scope: Scope): Quantity {

@@ -27,6 +27,8 @@ export class Cursor {
   /** Closing brackets that are still to come. */
   ghost = '';
   unfinished = false;
+  #expected = '';
+  #keepUntil = 0;
   readonly issues: Issue[] = [];
   readonly alternatives: Alternative[] = [];
 
@@ -101,19 +103,21 @@ export class Cursor {
 
   /** Records that the entry stops short, and lets the reading go on with what there is. `keepUntil` is where the sound part ends. */
   stopsShort(expected: string, keepUntil: number): void {
+    if (this.unfinished) return;
     this.unfinished = true;
-    const kept = this.source.slice(0, keepUntil).trimEnd();
-    const dropped = this.source.slice(keepUntil).trim();
+    this.#expected = expected;
+    this.#keepUntil = keepUntil;
+  }
+
+  /** Once the whole entry is read, and with it the brackets that are missing: the issue of stopping short, if it did. */
+  finish(): void {
+    if (!this.unfinished) return;
+    const kept = this.source.slice(0, this.#keepUntil).trimEnd();
+    const dropped = this.source.slice(this.#keepUntil).trim();
     const fixes =
       kept === '' || dropped === '' ? [] : [{ label: `Leave out ${dropped}`, entry: `${kept}${this.ghost}` }];
-    this.issues.push(
-      makeIssue(
-        'entry.unfinished',
-        { start: this.source.trimEnd().length, end: this.source.length },
-        { expected },
-        fixes,
-      ),
-    );
+    const span = { start: this.source.trimEnd().length, end: this.source.length };
+    this.issues.push(makeIssue('entry.unfinished', span, { expected: this.#expected }, fixes));
   }
 
   /** The whole entry with the stretch from `start` to `end` written differently. */

@@ -1,5 +1,6 @@
 import type { Fix } from '../base/issue.ts';
 import type { Cursor } from './cursor.ts';
+import { nearestFunction } from './near-miss.ts';
 import * as T from './token.ts';
 import { startsUnit } from './unit-reader.ts';
 
@@ -66,6 +67,7 @@ function refuseWord(c: Cursor, leaveOut: Fix): never {
 
 /** Two values with nothing between them. */
 function refuseSideBySide(c: Cursor): never {
+  if (c.kind === T.OPEN && c.kindAt(c.index - 1) === T.WORD) refuseAsFunction(c);
   const gap = c.lastEnd();
   const start = c.start();
   const joined = (operator: string) => c.rewritten(gap, start, ` ${operator} `);
@@ -79,4 +81,13 @@ function refuseSideBySide(c: Cursor): never {
       { label: 'Subtract', entry: joined('−') },
     ],
   );
+}
+
+/** sqr(16): a word with a bracket behind it was most likely meant for a function. */
+function refuseAsFunction(c: Cursor): void {
+  const span = c.spanOfToken(c.index - 1);
+  const name = c.text(c.index - 1);
+  const near = nearestFunction(name);
+  if (near === undefined) return;
+  c.refuse('name.unknown', span, { name }, [{ label: near, entry: c.rewritten(span.start, span.end, near) }]);
 }

@@ -298,7 +298,7 @@ export function readNumberOrMeasure(c: Cursor): Expr {
       last = parts[parts.length - 1] as MeasurePart;
     }
   }
-  if (c.kind === T.SLASH || c.kind === T.TIMES || c.kind === T.WORD) {
+  if (c.kind === T.SLASH || c.kind === T.WORD || (c.kind === T.TIMES && parts.length === 1)) {
     const units = readFurtherUnits(c, [mark]);
     if (units.length > 1)
       return parts.length === 1 && mark.unit.dimension !== TEMPERATURE

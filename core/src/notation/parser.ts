@@ -42,6 +42,7 @@ export function parse(source: string, options: ScanOptions = {}): Parsed {
   } catch (signal) {
     if (signal !== STOP) throw signal;
   }
+  c.finish();
   return { source, entry, issues: c.issues, unfinished: c.unfinished, ghost: c.ghost, alternatives: c.alternatives };
 }
 
@@ -50,10 +51,8 @@ function readEntry(c: Cursor): Entry | undefined {
   const assignment = c.kind === T.WORD ? readAssignment(c) : undefined;
   const expr = readWhole(c);
   if (expr === undefined) {
-    if (c.issues.length === 0) {
-      if (c.index === 0) c.refuse('entry.empty', { start: 0, end: 0 }, {});
-      c.stopsShort('a value', 0);
-    }
+    if (c.index === 0) c.refuse('entry.empty', { start: 0, end: 0 }, {});
+    c.stopsShort('a value', 0);
     return undefined;
   }
   const directives = c.kind === T.WORD ? readDirectives(c) : NO_DIRECTIVES;
@@ -116,7 +115,7 @@ function readWhole(c: Cursor): Expr | undefined {
   c.advance();
   const right = readBinary(c, LEVEL.sum);
   if (right === undefined) {
-    stopShortAfterOperator(c, before);
+    c.stopsShort('a value', before);
     return left;
   }
   return { kind: 'compare', start: left.start, end: right.end, operator, left, right } satisfies Compare;
@@ -183,7 +182,7 @@ function readOperators(c: Cursor, first: Expr, level: number): Expr {
     if (!implied) c.advance();
     const right = readBinary(c, info.level + 1);
     if (right === undefined) {
-      stopShortAfterOperator(c, before);
+      c.stopsShort('a value', before);
       return left;
     }
     if (operator === 'add' || operator === 'subtract') {
@@ -197,10 +196,6 @@ function readOperators(c: Cursor, first: Expr, level: number): Expr {
     }
     left = { kind: 'binary', start: left.start, end: right.end, operator, left, right } satisfies Binary;
   }
-}
-
-function stopShortAfterOperator(c: Cursor, keepUntil: number): void {
-  if (!c.unfinished) c.stopsShort('a value', keepUntil);
 }
 
 /** 10% behind + or −, bare or spelled out as "10% of it", takes the sum so far. In brackets it is a plain number. */
@@ -241,7 +236,7 @@ function readSigned(c: Cursor): Expr | undefined {
   const operand = readSigned(c);
   c.leave();
   if (operand === undefined) {
-    if (!c.unfinished && c.issues.length === 0) c.stopsShort('a value', before);
+    c.stopsShort('a value', before);
     return undefined;
   }
   if (!negative) return operand;
@@ -288,7 +283,7 @@ function readPower(c: Cursor, base: Expr): Expr {
   const exponent = readSigned(c);
   c.leave();
   if (exponent === undefined) {
-    stopShortAfterOperator(c, before);
+    c.stopsShort('a value', before);
     return base;
   }
   return { kind: 'power', start: base.start, end: exponent.end, base, exponent };
@@ -362,7 +357,7 @@ function readRoot(c: Cursor): Expr | undefined {
   const operand = readSigned(c);
   c.leave();
   if (operand === undefined) {
-    stopShortAfterOperator(c, before);
+    c.stopsShort('a value', before);
     return undefined;
   }
   return { kind: 'call', start, end: operand.end, name: 'sqrt', args: [operand] };
@@ -377,11 +372,12 @@ function readGroup(c: Cursor): Expr | undefined {
   const inner = readWhole(c);
   c.leave();
   if (inner === undefined) {
-    if (!c.unfinished && c.issues.length === 0) c.stopsShort('a value', c.start(open));
+    c.stopsShort('a value', c.start(open));
     return undefined;
   }
   closeBracket(c);
-  return behindValue(c, inner);
+  // The place of what is in brackets takes them in.
+  return behindValue(c, { ...inner, start: c.start(open), end: c.lastEnd() });
 }
 
 /** Takes the closing bracket, or takes it as read at the end of the entry. */
@@ -452,7 +448,7 @@ function readCall(c: Cursor, name: FunctionName): Expr {
 function readBareArgument(c: Cursor, word: Span): readonly Expr[] {
   const operand = readSigned(c);
   if (operand) return [operand];
-  if (!c.unfinished) c.stopsShort('a value', word.start);
+  c.stopsShort('a value', word.start);
   // eslint-disable-next-line @typescript-eslint/only-throw-error -- the parser's own signal, see Cursor.refuse
   throw STOP;
 }
@@ -464,7 +460,8 @@ function readArguments(c: Cursor, name: FunctionName, word: Span): readonly Expr
   for (;;) {
     const argument = readRun(c, name) ?? readWhole(c);
     if (argument === undefined) {
-      if (!c.unfinished) c.stopsShort('a value', args.length === 0 ? word.start : c.lastEnd());
+      c.stopsShort('a value', args.length === 0 ? word.start : (args[args.length - 1] as Expr).end);
+      if (args.length >= functionInfo(name).least) break;
       // eslint-disable-next-line @typescript-eslint/only-throw-error -- the parser's own signal, see Cursor.refuse
       throw STOP;
     }

@@ -146,7 +146,7 @@ function isPowerBase(expr: Expr): boolean {
 function printArgument(name: FunctionName, argument: Expr, options: PrintOptions): string {
   const text = printExpr(argument, options);
   if ((name !== 'sin' && name !== 'cos' && name !== 'tan') || !isPlainNumber(argument)) return text;
-  return argument.kind === 'number' ? `${text}°` : `(${text})°`;
+  return argument.kind === 'number' || argument.kind === 'constant' ? `${text}°` : `(${text})°`;
 }
 
 /** Whether an expression is a plain number whatever the scope: made of numbers and π alone. */
@@ -220,10 +220,11 @@ function printUnitBehind(symbol: string, isMoney: boolean, options: PrintOptions
 
 function printScaled(scaled: Scaled, options: PrintOptions): string {
   const { operand } = scaled;
+  const onlyDivides = (scaled.units[0] as UnitPower).power < 0;
   const bare =
     operand.kind === 'number' ||
-    (operand.kind === 'measure' && !isNegativeMeasure(operand)) ||
-    operand.kind === 'constant';
+    operand.kind === 'constant' ||
+    (operand.kind === 'measure' && onlyDivides && !isNegativeMeasure(operand));
   const value = bracketUnless(bare, operand, options);
   // Units that only divide ((9′)/h, 5′/ft) follow the value at once.
   const units = printUnits(scaled.units, options);

@@ -26,7 +26,8 @@ export function placePoint(digits: bigint, decimals: number, decimalMark: '.' | 
   const whole = text.slice(0, text.length - decimals);
   const behind = text.slice(text.length - decimals).replace(/0+$/, '');
   const plain = behind === '' ? whole : `${whole}${decimalMark}${behind}`;
-  if (plain.length <= PLAIN_DIGITS) return plain;
+  const isReadable = plain.length <= PLAIN_DIGITS && !(whole === '0' && /^0{8}/.test(behind));
+  if (isReadable) return plain;
   const significant = digits.toString().replace(/0+$/, '');
   const exponent = digits.toString().length - 1 - decimals;
   const mantissa = significant.length === 1 ? significant : `${significant[0]}${decimalMark}${significant.slice(1)}`;

@@ -2,6 +2,7 @@ import { absBig } from '../base/bigint.ts';
 import { groupThousands, exactDecimal } from '../number/decimal.ts';
 import {
   absRational,
+  isWhole,
   invertRational,
   makeRational,
   multiplyRational,
@@ -44,16 +45,32 @@ export interface Reading {
 
 const ROUNDINGS = { '0': 'exact', '1': 'full', '-1': 'shy' } as const;
 
-/** Step of an inch division in metres, and its inverse, by divisions. Filled as divisions come up. */
-const inchSteps = new Map<number, { readonly step: Rational; readonly inverse: Rational }>();
+interface InchStep {
+  readonly metres: Rational;
+  readonly inverse: Rational;
+}
 
-function inchStep(finest: number): { readonly step: Rational; readonly inverse: Rational } {
-  let found = inchSteps.get(finest);
+/** The divisions in use, by their text: the same few are asked for again and again. */
+const inchSteps = new Map<string, InchStep>();
+let lastStep: Rational = makeRational(1, 16);
+let lastInchStep: InchStep = makeInchStep(lastStep);
+
+function makeInchStep(step: Rational): InchStep {
+  const metres = multiplyRational(step, makeRational(127, 5000));
+  return { metres, inverse: invertRational(metres) };
+}
+
+/** A step in inches as metres, with its inverse. */
+function inchStep(step: Rational): InchStep {
+  if (step.num === lastStep.num && step.den === lastStep.den) return lastInchStep;
+  const key = `${step.num}/${step.den}`;
+  let found = inchSteps.get(key);
   if (found === undefined) {
-    const step = makeRational(127, 5000 * finest);
-    found = { step, inverse: invertRational(step) };
-    inchSteps.set(finest, found);
+    found = makeInchStep(step);
+    if (inchSteps.size < 100) inchSteps.set(key, found);
   }
+  lastStep = step;
+  lastInchStep = found;
   return found;
 }
 
@@ -65,7 +82,7 @@ function inchStep(finest: number): { readonly step: Rational; readonly inverse: 
 export function readQuantity(quantity: Quantity, style: ReadingStyle = DEFAULT_STYLE, form?: ReadingForm): Reading {
   const { value, dimension } = quantity;
   if (dimension === LENGTH && form === undefined && (style.length === 'ft-in' || style.length === 'in'))
-    return readInches(value, style.finest, style.length === 'ft-in', style);
+    return readInches(value, makeRational(1, style.finest), style.length === 'ft-in', style);
   if (form?.form === 'slope' || (dimension === SLOPE && form?.form === undefined)) return readSlope(value, style, form);
   if (dimension === TEMPERATURE) return readTemperature(value, style, form);
   if (dimension === ANGLE && form?.units === undefined) return readAngle(value, style, form);
@@ -90,21 +107,13 @@ function magnitude(whole: number | bigint): number | bigint {
   return typeof whole === 'number' ? Math.abs(whole) : absBig(whole);
 }
 
-function readInches(
-  value: Value,
-  finest: number,
-  withFeet: boolean,
-  style: ReadingStyle,
-  rounding = style.rounding,
-): Reading {
-  const { step, inverse } = inchStep(finest);
-  const rounded = roundValue(multiplyValue(value, inverse), rounding);
-  return sized(
-    value,
-    rounded,
-    step,
-    inchText(magnitude(rounded.whole), finest, withFeet, style.fractions === 'lowest'),
-  );
+/** Reads in inches, with or without feet, to multiples of `step` inches. */
+function readInches(value: Value, step: Rational, withFeet: boolean, style: ReadingStyle): Reading {
+  const { metres, inverse } = inchStep(step);
+  const rounded = roundValue(multiplyValue(value, inverse), style.rounding);
+  const divisions = step.num === 1 ? rounded.whole : BigInt(rounded.whole) * BigInt(step.num);
+  const text = inchText(magnitude(divisions), Number(step.den), withFeet, style.fractions === 'lowest');
+  return sized(value, rounded, metres, text);
 }
 
 /** Decimals that a step needs: 0.05 has two. Undefined for a step whose decimals never end. */
@@ -184,20 +193,23 @@ function readAskedInches(
   form: ReadingForm,
   rounding: ReadingStyle['rounding'],
 ): Reading | undefined {
-  const divisions =
-    form.step === undefined ? undefined : multiplyRational(makeRational(127, 5000), invertRational(form.step));
-  const fits = divisions === undefined || divisions.den === 1;
-  if (!fits || form.decimals !== undefined) return undefined;
-  const finest = divisions === undefined ? style.finest : Number(divisions.num);
-  if (form.form === 'ft-in') return readInches(value, finest, true, style, rounding);
-  if (form.units !== undefined) return unit.id === 'in' ? readInches(value, finest, false, style, rounding) : undefined;
+  const step = form.step === undefined ? makeRational(1, style.finest) : multiplyRational(form.step, INCHES_IN_METRE);
+  if (!isInchDivision(step) || form.decimals !== undefined) return undefined;
+  const wanted = { ...style, rounding };
+  if (form.form === 'ft-in') return readInches(value, step, true, wanted);
+  if (form.units !== undefined) return unit.id === 'in' ? readInches(value, step, false, wanted) : undefined;
   if (form.form !== undefined) return undefined;
-  // Only a step, or only a direction: by inches when the style is one of inches or the step is a division of one.
+  // Only a step, or only a direction: a style of inches stays one, and a metric one gives way to a division of an inch.
   if (style.length === 'ft-in' || style.length === 'in')
-    return readInches(value, finest, style.length === 'ft-in', style, rounding);
-  return divisions === undefined || isDecimalStep(form.step as Rational)
-    ? undefined
-    : readInches(value, finest, true, style, rounding);
+    return readInches(value, step, style.length === 'ft-in', wanted);
+  return form.step === undefined || isDecimalStep(form.step) ? undefined : readInches(value, step, true, wanted);
+}
+
+const INCHES_IN_METRE = makeRational(5000, 127);
+
+/** Halves, quarters, eighths and so on of an inch, and multiples of them. */
+function isInchDivision(step: Rational): boolean {
+  return typeof step.den === 'number' && Number.isInteger(Math.log2(step.den));
 }
 
 /** Whether a step in metres is a whole number of hundredths of a millimetre, as metric steps are. */
@@ -290,14 +302,15 @@ function mixedDenominator(style: ReadingStyle, form: ReadingForm): number | unde
 
 /** Significant digits kept where a plain count of decimals would show nothing or noise. */
 const SIGNIFICANT = 15;
+/** A whole number of more digits than this is shown with an exponent. */
+const READABLE_DIGITS = 21;
 
 /** The decimal step of a plain number: `count` decimals, finer below a thousandth, coarser where digits no longer carry meaning. */
 function numberStep(value: Value, count: number): Rational {
   const size = Math.abs(valueToNumber(value));
   if (size === 0) return powerRational(makeRational(10), -count);
   const first = Math.floor(Math.log10(size));
-  const exact = value.kind === 'rational' && value.den === 1;
-  if (exact || (typeof (value as Rational).den === 'bigint' && (value as Rational).den === 1n)) return makeRational(1);
+  if (value.kind === 'rational' && isWhole(value) && first < READABLE_DIGITS) return makeRational(1);
   if (first < -3) return powerRational(makeRational(10), first - count + 1);
   if (first >= SIGNIFICANT) return powerRational(makeRational(10), first - SIGNIFICANT + 1);
   return powerRational(makeRational(10), -Math.min(count, SIGNIFICANT - first));

@@ -1,4 +1,4 @@
-import { FUNCTIONS } from '../notation/functions.ts';
+import { FUNCTIONS } from './functions.ts';
 import { UNIT_WORDS } from '../units/unit-table.ts';
 
 /** How many letters may be wrong in a word before a guess is worth less than silence. */
@@ -32,20 +32,29 @@ export function editDistance(a: string, b: string, limit: number): number {
   return Math.min((rows[a.length] as number[])[b.length] as number, limit + 1);
 }
 
-/** The known name, unit or function that an unknown word was most likely meant for; names of the job win a tie. */
-export function nearestName(word: string, names: readonly string[]): string | undefined {
+/** The word nearest to `word`, if one is near enough; the first of equals. */
+export function nearestOf(word: string, candidates: Iterable<string>): string | undefined {
   const wanted = word.toLowerCase();
-  const limit = allowance(wanted);
+  let least = allowance(wanted) + 1;
   let best: string | undefined;
-  let least = limit + 1;
-  for (const candidate of [...names, ...Object.keys(FUNCTIONS), ...UNIT_WORDS.keys()]) {
+  for (const candidate of candidates) {
     // One letter is never a near miss of another: that would turn every a into a g.
     if (candidate.length === 1 && wanted.length <= 2) continue;
-    const distance = editDistance(wanted, candidate.toLowerCase(), limit);
+    const distance = editDistance(wanted, candidate.toLowerCase(), least - 1);
     if (distance < least) {
       least = distance;
       best = candidate;
     }
   }
   return best;
+}
+
+/** The known name, unit or function that an unknown word was most likely meant for; names of the job win a tie. */
+export function nearestName(word: string, names: readonly string[]): string | undefined {
+  return nearestOf(word, [...names, ...Object.keys(FUNCTIONS), ...UNIT_WORDS.keys()]);
+}
+
+/** The function that a word in front of a bracket was most likely meant for. */
+export function nearestFunction(word: string): string | undefined {
+  return nearestOf(word, Object.keys(FUNCTIONS));
 }

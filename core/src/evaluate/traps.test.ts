@@ -1,0 +1,113 @@
+import { describe, expect, it } from 'vitest';
+import { parse } from '../notation/parser.ts';
+import { EMPTY_SCOPE } from './scope.ts';
+import { reckon } from './reckon.ts';
+import { Session } from './session.ts';
+import { wholeTimes } from './whole-times.ts';
+import { DEFAULT_STYLE } from '../reading/style.ts';
+import { readQuantity } from '../reading/read-quantity.ts';
+
+/** Where people slip: what is taken, and a read-back that makes it plain. */
+describe('traps', () => {
+  it.each([
+    ['the sign before a power', '-3^2', '−(3²)', '−9'],
+    ['a negative number squared', '(-3)^2', '(−3)²', '9'],
+    ['multiply before add', '5 + 6 * 4', '5 + (6 × 4)', '29'],
+    ['divide and multiply from left to right', '24 / 2 * 3', '(24 ÷ 2) × 3', '36'],
+    ['an implied product after a division', '24 / 2(3)', '(24 ÷ 2) × 3', '36'],
+    ['a hyphen that joins', `9'-7"`, '9′ 7″', '9′ 7″'],
+    ['a hyphen that subtracts', `12'-18"`, '12′ − 18″', '10′ 6″'],
+    ['a hyphen before a fraction of its own', `24'-3/8"`, '24′ − 3⁄8″', '23′ 11 5⁄8″'],
+    ['a minus sign, which always subtracts', `9'−7"`, '9′ − 7″', '8′ 5″'],
+    ['a slash that is a fraction', '12 / 3/4', '12 ÷ 3⁄4', '16'],
+    ['a slash that divides', '144/3/4', '(144 ÷ 3) ÷ 4', '12'],
+    ['a fraction in a power', '2^1/2', '2^(1⁄2)', '1.414214'],
+    ['a percent that is added', `9' + 12%`, '9′ + 12% of it', '10′ 15⁄16″'],
+    ['a percent of something else', `9' + 12% of 3'`, '9′ + (12% of 3′)', '9′ 4 5⁄16″'],
+    ['degrees meant by a plain number', 'sin 30', 'sin(30°)', '0.5'],
+    ['degrees meant by π as well', 'sin π', 'sin(π°)', '≈ 0.054804'],
+    ['radians spelled out', 'sin(0.5 rad)', 'sin(0.5 rad)', '≈ 0.479426'],
+    ['area from a power on a unit', '5 ft^2', '5 ft²', '5 sq ft'],
+    ['area from a power on a length', `5'^2`, '(5′)²', '25 sq ft'],
+    ['a length times a length', `5' * 5'`, '5′ × 5′', '25 sq ft'],
+    ['a 2 tight behind a unit is a power', '9ft2', '9 ft²', '9 sq ft'],
+    ['unless a length follows', '9ft2in', '9′ 2″', '9′ 2″'],
+    ['a function without brackets', 'cos 60 * 2', 'cos(60°) × 2', '1'],
+    ['a power inside such a function', 'cos 60^1', 'cos((60¹)°)', '0.5'],
+    ['a root over a power', '√2^2', '√(2²)', '2'],
+    ['minutes of a degree', `30° 15'`, '30° 15′', '30.25°'],
+    ['a slope under ×', `12' * 6:12`, '12′ × 6:12', '6′'],
+    ['six inches in a foot run', '6 in 12', '6:12', '6:12'],
+  ])('%s: %s', (_, entry, readBack, reading) => {
+    const reckoned = reckon(entry);
+    expect(reckoned.readBack).toBe(readBack);
+    expect(reckoned.reading?.text).toBe(reading);
+  });
+
+  it('rounding each part is not rounding the sum', () => {
+    // 1/3 of a foot and a bit: 7 7/48 in, thrice.
+    const parts = reckon(`3 * round(7 7/48"; 1/8")`).reading?.text;
+    const sum = reckon(`round(3 * 7 7/48"; 1/8")`).reading?.text;
+    expect([parts, sum]).toEqual(['1′ 9 3⁄8″', '1′ 9 1⁄2″']);
+  });
+
+  it('a name in another case is the same name', () => {
+    const session = new Session(DEFAULT_STYLE);
+    session.enter(`Rail = 4' 2"`);
+    expect(session.enter('RAIL * 2 + rail').reading?.text).toBe('12′ 6″');
+  });
+
+  it.each([
+    [`9'-7"`, `9' − 7"`],
+    ['24 / 2 rail', '24 / (2 rail)'],
+    ['max(1,250)', 'max(1; 250)'],
+  ])('%s offers the other reading, one touch away', (entry, other) => {
+    expect(parse(entry).alternatives.map((alternative) => alternative.entry)).toEqual([other]);
+  });
+});
+
+describe('how many times, and what is left', () => {
+  it.each([
+    [`24' 5" / 16"`, 18, '5″', 'mod(24′ 5″; 16″)'],
+    [`8' / 16"`, 6, '0″', 'mod(8′; 16″)'],
+    [`10' / (2 * 3")`, 20, '0″', 'mod(10′; 2 × 3″)'],
+    [`hyp(3'; 3') / 1'`, 4, '2 15⁄16″', 'mod(hyp(3′; 3′); 1′)'],
+    ['100 sq ft / 33 sq ft', 3, '1 sq ft', 'mod(100 ft²; 33 ft²)'],
+  ])('%s is %d times with %s over', (source, times, left, leftEntry) => {
+    const { entry } = parse(source);
+    const whole = entry && wholeTimes(entry, source, EMPTY_SCOPE);
+    expect(Number(whole?.times)).toBe(times);
+    expect(whole && readQuantity(whole.left).text).toBe(left);
+    expect(whole?.leftEntry).toBe(leftEntry);
+    expect(reckon(leftEntry).reading?.text).toBe(left);
+  });
+
+  it.each([`24' / 3`, '24 / 5', `5' + 3'`, `5' / 0"`])('%s has no such reading', (source) => {
+    const { entry } = parse(source);
+    expect(entry && wholeTimes(entry, source, EMPTY_SCOPE)).toBeUndefined();
+  });
+});
+
+describe('an entry while it is typed', () => {
+  it.each([
+    [`9'`, '9′'],
+    [`9' 7`, '9′ 7″'],
+    [`9' 7 1/`, undefined],
+    [`9' 7 1/4" + `, '9′ 7 1⁄4″'],
+    [`(9' 7" + 3`, undefined],
+    [`(9' 7" + 3"`, '9′ 10″'],
+    [`2 * (4' + `, '8′'],
+    [`sqrt(`, undefined],
+    [`hyp(3'; 4`, undefined],
+    [`hyp(3'; 4'`, '5′'],
+    [`max(3'; `, '3′'],
+    [`9' to`, '9′'],
+    ['2 ^', '2'],
+  ])('%s reads %s as far as it goes', (entry, reading) => {
+    expect(reckon(entry).reading?.text).toBe(reading);
+  });
+
+  it('shows the brackets that are still to come', () => {
+    expect(parse(`2 * (4' + (3`).ghost).toBe('))');
+  });
+});

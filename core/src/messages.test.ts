@@ -1,0 +1,61 @@
+import { describe, expect, it } from 'vitest';
+import type { Scope } from './evaluate/scope.ts';
+import { reckon } from './evaluate/reckon.ts';
+import { describeIssue, ISSUE_CODES } from './messages.ts';
+import { makeRational } from './number/rational.ts';
+import { goldenRows } from './testing/golden.ts';
+import { quantityIn } from './units/quantity.ts';
+import { unitById } from './units/unit-table.ts';
+
+const inches = (n: number) => ({ ok: true, quantity: quantityIn(makeRational(n), unitById('in')) }) as const;
+const LINES = [inches(60), { ok: false }, inches(2)] as const;
+/** As the head of the table says. */
+const SCOPE: Scope = {
+  mark: (name) => (name === 'rail' ? inches(50) : undefined),
+  line: (number) => LINES[number - 1],
+  run: (from, to) => (from > to ? undefined : LINES.slice(from - 1, to)),
+  last: () => inches(2),
+  names: () => ['rail'],
+};
+
+const rows = goldenRows('issues.tsv') as readonly (readonly [string, string, string, string])[];
+/** Codes that no single entry brings about: they come of the slate. */
+const OF_THE_SLATE = ['line.circle', 'mark.failed', 'last.none', 'run.empty', 'entry.too_long'];
+
+describe('an entry that cannot be reckoned', () => {
+  it.each(rows)('%s is refused with %s at "%s"', (entry, code, place, fixes) => {
+    const { issue } = reckon(entry, { scope: SCOPE });
+    expect(issue?.code).toBe(code);
+    if (issue === undefined) return;
+    expect(entry.slice(issue.start, issue.end).trim()).toBe(place.trim());
+    expect(issue.fixes.map((fix) => fix.entry).join(' | ')).toBe(fixes);
+    for (const fix of issue.fixes) expect(fix.label).not.toBe('');
+    const sentence = describeIssue(issue);
+    expect(sentence).toMatch(/^[\p{Lu}\p{N}#“−(@~°<*=√/,)'".a-z].*[.]$/u);
+    expect(sentence).not.toMatch(/undefined|NaN|Infinity|\[object/);
+  });
+
+  it('has a sentence and an example for every code', () => {
+    const shown = new Set([...rows.map(([, code]) => code), ...OF_THE_SLATE]);
+    expect([...ISSUE_CODES].filter((code) => !shown.has(code))).toEqual([]);
+    expect([...shown].filter((code) => !(ISSUE_CODES as readonly string[]).includes(code))).toEqual([]);
+  });
+
+  it('that is too long says how long one may be, and keeps what was typed', () => {
+    const { issue, parsed } = reckon(`5' + ${'1" + '.repeat(200)}1"`);
+    expect(issue).toMatchObject({ code: 'entry.too_long', start: 500 });
+    expect(parsed.source).toHaveLength(5 + 1000 + 2);
+  });
+
+  it('offers fixes that mend: each reckons, or is one step nearer', () => {
+    for (const [entry, , , fixes] of rows)
+      for (const fix of fixes === '' ? [] : fixes.split(' | ')) {
+        const mended = reckon(fix, { scope: SCOPE });
+        const before = reckon(entry, { scope: SCOPE }).issue;
+        expect(
+          mended.issue === undefined || mended.issue.code !== before?.code || mended.issue.start !== before.start,
+          `${entry} → ${fix}`,
+        ).toBe(true);
+      }
+  });
+});
