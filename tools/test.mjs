@@ -1,5 +1,5 @@
 /**
- * The one check, fastest first. Names on the command line choose parts of it: format, lint, imports, types, core,
+ * The one check, fastest first. Names on the command line choose parts of it: format, lint, imports, types, reference, core,
  * contract, server, web, build, e2e. Ends with one line, "N passed, N failed": every check counts as one, every test as one.
  */
 import { mkdtempSync, readFileSync, rmSync, existsSync } from 'node:fs';
@@ -78,6 +78,7 @@ const STEPS = [
       ),
   },
   { name: 'types', work: typeCheck },
+  { name: 'reference', work: () => check(process.execPath, ['tools/reference.mjs', '--check']) },
   { name: 'core', counts: true, work: () => tests('core') },
   { name: 'contract', counts: true, work: () => tests('contract') },
   { name: 'web', counts: true, work: () => tests('web') },

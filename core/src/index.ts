@@ -8,6 +8,7 @@ export { valueToNumber, isExact, equalValue, type Value } from './number/value.t
 export { termsOf } from './number/radical.ts';
 export { kindOf, type Dimension, type Kind } from './units/dimension.ts';
 export { quantityIn, type Quantity } from './units/quantity.ts';
+export { ACCEPTED_FORMS, type AcceptedForm, type FormGroup } from './notation/accepted-forms.ts';
 export { UNITS, unitById, type Unit, type UnitId } from './units/unit-table.ts';
 export { scan, tokensOf } from './notation/scanner.ts';
 export { parse, isTaken, type Parsed } from './notation/parser.ts';

@@ -20,14 +20,22 @@ export function gcdBig(a: bigint, b: bigint): bigint {
 
 const MAX_SAFE = BigInt(Number.MAX_SAFE_INTEGER);
 
+const TWO_TO_52 = 2 ** 52;
+
+/** x mod y for 0 <= x <= 2^52 and 0 < y < 2^31: the quotient may be one off, and every product here is exact. */
+function remainder(x: number, y: number): number {
+  const rest = x - Math.floor(x / y) * y;
+  return rest < 0 ? rest + y : rest >= y ? rest - y : rest;
+}
+
 /** Greatest common divisor of two whole numbers, 0 <= a, b <= 2^53 - 1. */
 export function gcdNumber(a: number, b: number): number {
   let x = a;
   let y = b;
-  // The remainder of doubles calls out of compiled code; two 31-bit integers stay in it.
+  // Two 31-bit integers stay in compiled code; the remainder of larger doubles calls out of it.
   while (y > 0x7fffffff || x > 0x7fffffff) {
     if (y === 0) return x;
-    const rest = x % y;
+    const rest = x <= TWO_TO_52 && y <= 0x7fffffff ? remainder(x, y) : x % y;
     x = y;
     y = rest;
   }

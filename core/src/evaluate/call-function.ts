@@ -14,6 +14,7 @@ import {
   divideValue,
   isZero,
   multiplyValue,
+  roundQuotient,
   roundValue,
   signOfValue,
   sqrtValue,
@@ -167,7 +168,7 @@ function toStep(name: FunctionName, args: Arguments, direction: RoundingDirectio
   const step: Quantity = given?.quantity ?? { value: ONE, dimension: PLAIN };
   if (given) checkAlike(name, [a, given]);
   if (signOfValue(step.value) <= 0) return refuse('range.step', given?.span ?? a.span, {});
-  const times = roundValue(divideValue(a.quantity.value, step.value), direction);
+  const times = roundQuotient(a.quantity.value, step.value, direction);
   return { value: multiplyValue(step.value, makeRational(times.whole)), dimension: a.quantity.dimension };
 }
 

@@ -2,12 +2,33 @@ import { assertNever } from '../base/invariant.ts';
 import type { Fix, Issue } from '../base/issue.ts';
 import { fail, ok, type Result } from '../base/result.ts';
 import type { Span } from '../base/span.ts';
-import type { Binary, Compare, Entry, Expr, Measure, PercentStep, Scaled, UnitPower } from '../notation/ast.ts';
+import type {
+  Binary,
+  Compare,
+  Entry,
+  Expr,
+  LineReference,
+  LineRun,
+  Measure,
+  MeasurePart,
+  PercentStep,
+  Scaled,
+  UnitPower,
+} from '../notation/ast.ts';
+import { literalValue } from '../notation/literal.ts';
 import type { Comparison } from '../notation/operators.ts';
 import { nearestName } from '../notation/near-miss.ts';
 import { printUnits } from '../notation/printer.ts';
 import { PI } from '../number/radical.ts';
-import { addRational, divideRational, makeRational, multiplyRational, ONE, type Rational } from '../number/rational.ts';
+import {
+  addRational,
+  divideRational,
+  makeRational,
+  multiplyRational,
+  ONE,
+  scaleRational,
+  type Rational,
+} from '../number/rational.ts';
 import {
   addValue,
   compareValue,
@@ -23,7 +44,7 @@ import { KELVIN_AT_ZERO, type Unit } from '../units/unit-table.ts';
 import { checkSize, divideQuantities, multiplyQuantities, raise } from './arithmetic.ts';
 import { callFunction, type Argument } from './call-function.ts';
 import { refuse, Refusal } from './refuse.ts';
-import { EMPTY_SCOPE, type Resolved, type Scope } from './scope.ts';
+import { EMPTY_SCOPE, type Scope } from './scope.ts';
 
 /** What an entry comes to: a quantity, or yes or no with the difference of the two sides. */
 export type Outcome =
@@ -47,8 +68,10 @@ export function evaluate(entry: Entry, source: string, scope: Scope = EMPTY_SCOP
 
 function quantityOf(expr: Expr, source: string, scope: Scope): Quantity {
   switch (expr.kind) {
+    case 'known':
+      return expr.quantity;
     case 'number':
-      return { value: expr.value, dimension: PLAIN };
+      return { value: literalValue(expr), dimension: PLAIN };
     case 'measure':
       return measureOf(expr);
     case 'binary':
@@ -56,7 +79,7 @@ function quantityOf(expr: Expr, source: string, scope: Scope): Quantity {
     case 'scaled':
       return scaledOf(expr, source, scope);
     case 'slope':
-      return { value: divideRational(expr.rise.value, expr.run.value), dimension: SLOPE };
+      return { value: divideRational(literalValue(expr.rise), literalValue(expr.run)), dimension: SLOPE };
     case 'percent': {
       const { value, dimension } = quantityOf(expr.operand, source, scope);
       if (dimension !== PLAIN)
@@ -68,7 +91,7 @@ function quantityOf(expr: Expr, source: string, scope: Scope): Quantity {
     case 'mark':
       return markOf(expr.name, expr, source, scope);
     case 'line':
-      return resolved(scope.line(expr.number), expr, `#${expr.number}`);
+      return lineOf(expr, scope);
     case 'run':
       return refuse('run.misplaced', expr, {});
     case 'last':
@@ -83,10 +106,9 @@ function quantityOf(expr: Expr, source: string, scope: Scope): Quantity {
     case 'power':
       return raise(quantityOf(expr.base, source, scope), quantityOf(expr.exponent, source, scope), expr, expr.exponent);
     case 'call': {
-      const args = expr.args.flatMap((argument) => argumentsOf(argument, source, scope));
-      const [first, ...others] = args;
-      if (first === undefined) return refuse('run.empty', expr, {});
-      const result = callFunction(expr.name, [first, ...others], expr);
+      const args = argumentsOf(expr.args, source, scope);
+      if (args.length === 0) return refuse('run.empty', expr, {});
+      const result = callFunction(expr.name, args as [Argument, ...Argument[]], expr);
       checkSize(result.value, expr);
       return result;
     }
@@ -103,13 +125,32 @@ function measureOf(measure: Measure): Quantity {
   const { parts } = measure;
   const first = parts[0] as Measure['parts'][number];
   const { dimension } = first.unit;
-  if (dimension === TEMPERATURE) return { value: temperatureOf(first.amount.value, first.unit), dimension };
-  let sum: Rational = multiplyRational(first.amount.value, first.unit.factor);
-  for (let index = 1; index < parts.length; index += 1) {
-    const { amount, unit } = parts[index] as Measure['parts'][number];
-    sum = addRational(sum, multiplyRational(amount.value, unit.factor));
-  }
+  if (dimension === TEMPERATURE) return { value: temperatureOf(literalValue(first.amount), first.unit), dimension };
+  const sum = parts.length === 1 ? multiplyRational(literalValue(first.amount), first.unit.factor) : sumOfParts(parts);
   return { value: checkSize(first.unit.timesPi ? multiplyValue(sum, PI) : sum, measure), dimension };
+}
+
+/** Whole feet (or the like) and one smaller part: counted in the smaller unit, so that the sum is reduced once. */
+function sumOfParts(parts: Measure['parts']): Rational {
+  const [first, second] = parts as [MeasurePart, MeasurePart];
+  const ratio = parts.length === 2 && first.amount.form === 'whole' ? wholeRatio(first.unit, second.unit) : 0;
+  if (ratio > 0) {
+    const { top, bottom } = second.amount;
+    if (typeof first.amount.top === 'number' && typeof top === 'number' && typeof bottom === 'number') {
+      const count = first.amount.top * ratio * bottom + top;
+      if (first.amount.top < 1e6 && bottom < 1e6 && top < 1e12) return scaleRational(second.unit.factor, count, bottom);
+    }
+  }
+  let sum: Rational = multiplyRational(literalValue(first.amount), first.unit.factor);
+  for (const { amount, unit } of parts.slice(1))
+    sum = addRational(sum, multiplyRational(literalValue(amount), unit.factor));
+  return sum;
+}
+
+/** How many of the smaller unit make one of the larger, for the pairs that sizes are most often written in; 0 for others. */
+function wholeRatio(larger: Unit, smaller: Unit): number {
+  if (larger.id === 'ft' && smaller.id === 'in') return 12;
+  return larger.id === 'm' && smaller.id === 'cm' ? 100 : 0;
 }
 
 /** Kelvin from a scale with its own zero. */
@@ -205,9 +246,10 @@ function percentStepOf(expr: PercentStep, source: string, scope: Scope): Quantit
   return { value: checkSize(multiplyValue(left.value, factor), expr), dimension: left.dimension };
 }
 
-function resolved(found: Resolved | undefined, span: Span, line: string): Quantity {
-  if (found === undefined) return refuse('line.unknown', span, { line });
-  return found.ok ? found.quantity : refuse('line.failed', span, { line });
+function lineOf(expr: LineReference, scope: Scope): Quantity {
+  const found = scope.line(expr.number);
+  if (found?.ok) return found.quantity;
+  return refuse(found === undefined ? 'line.unknown' : 'line.failed', expr, { line: `#${expr.number}` });
 }
 
 function lastOf(span: Span, scope: Scope): Quantity {
@@ -230,9 +272,17 @@ function markOf(name: string, span: Span, source: string, scope: Scope): Quantit
   return found.ok ? found.quantity : refuse('mark.failed', span, { name });
 }
 
+function argumentsOf(exprs: readonly Expr[], source: string, scope: Scope): Argument[] {
+  const args: Argument[] = [];
+  for (const expr of exprs) {
+    if (expr.kind === 'run') args.push(...linesOfRun(expr, scope, source));
+    else args.push({ quantity: quantityOf(expr, source, scope), span: expr });
+  }
+  return args;
+}
+
 /** A run stands for as many arguments as it has lines. */
-function argumentsOf(expr: Expr, source: string, scope: Scope): readonly Argument[] {
-  if (expr.kind !== 'run') return [{ quantity: quantityOf(expr, source, scope), span: expr }];
+function linesOfRun(expr: LineRun, scope: Scope, source: string): readonly Argument[] {
   const { from, to } = expr;
   const ends = [from, to].filter((number) => scope.line(number) === undefined);
   if (ends.length > 0) return refuse('line.unknown', expr, { line: `#${ends[0]}` });

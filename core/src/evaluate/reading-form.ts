@@ -1,6 +1,7 @@
 import { makeIssue, type Issue } from '../base/issue.ts';
 import { fail, ok, type Result } from '../base/result.ts';
 import type { Directive, DirectiveTarget } from '../notation/ast.ts';
+import { literalValue } from '../notation/literal.ts';
 import { printUnits } from '../notation/printer.ts';
 import { multiplyRational, type Rational } from '../number/rational.ts';
 import { ANGLE, kindOf, LENGTH, PLAIN, SLOPE, TEMPERATURE, type Dimension } from '../units/dimension.ts';
@@ -51,7 +52,7 @@ function applyTarget(target: DirectiveTarget, dimension: Dimension, form: Mutabl
           : unit.dimension !== dimension || unit.timesPi || dimension === TEMPERATURE
       )
         return target.unit?.symbol ?? 'that step';
-      form.step = unit === undefined ? target.amount.value : stepIn(target.amount.value, unit);
+      form.step = unit === undefined ? literalValue(target.amount) : stepIn(literalValue(target.amount), unit);
       if (unit !== undefined && unit !== INCH && unit.id !== 'ft') form.units ??= [{ unit: unit.id, power: 1 }];
       return undefined;
     }

@@ -1,16 +1,20 @@
 import type { Span } from '../base/span.ts';
-import type { Rational } from '../number/rational.ts';
+import type { Quantity } from '../units/quantity.ts';
 import type { Unit } from '../units/unit-table.ts';
 import type { FunctionName } from './functions.ts';
 import type { BinaryOperator, Comparison } from './operators.ts';
 
-/** A typed number. `whole`, `num` and `den` keep a fraction as it was typed (6/32 stays 6/32); den is 0 for any other form. */
+/**
+ * A typed number, top/bottom, not reduced: reckoning reduces once, at the end of the measure it belongs to. A fraction
+ * is kept as it was typed: `whole` in front of it (0 for none), and bottom its denominator (6/32 stays 6/32).
+ */
 export interface NumberLiteral extends Span {
   readonly kind: 'number';
-  readonly value: Rational;
+  readonly top: number | bigint;
+  /** Over 0. */
+  readonly bottom: number | bigint;
   readonly whole: number | bigint;
-  readonly num: number | bigint;
-  readonly den: number | bigint;
+  readonly form: 'whole' | 'decimal' | 'fraction';
 }
 
 /** One unit to a whole power, as in sq ft, m³ or the h of km/h (power -1). */
@@ -117,6 +121,15 @@ export interface Compare extends Span {
   readonly right: Expr;
 }
 
+/**
+ * A part of an entry that came to the same whatever the scope, worked out beforehand. Never made by the parser and never
+ * printed: a slate works its lines out on trees with such parts.
+ */
+export interface Known extends Span {
+  readonly kind: 'known';
+  readonly quantity: Quantity;
+}
+
 export type Expr =
   | NumberLiteral
   | Measure
@@ -133,7 +146,8 @@ export type Expr =
   | PercentStep
   | Power
   | Call
-  | Compare;
+  | Compare
+  | Known;
 
 /** What follows `to`: how this line reads, and nothing else about it. */
 export interface Directive extends Span {

@@ -14,6 +14,9 @@ export interface Alternative extends Span {
   readonly entry: string;
 }
 
+const NO_ISSUES: readonly Issue[] = [];
+const NO_ALTERNATIVES: readonly Alternative[] = [];
+
 /** Where the parser stands in the tokens of one entry, and what it has to say so far. */
 export class Cursor {
   readonly table: T.TokenTable;
@@ -27,15 +30,34 @@ export class Cursor {
   /** Closing brackets that are still to come. */
   ghost = '';
   unfinished = false;
-  #expected = '';
-  #keepUntil = 0;
-  readonly issues: Issue[] = [];
-  readonly alternatives: Alternative[] = [];
+  private expected = '';
+  private keepUntil = 0;
+  /** Made when there is something to put in: most entries have nothing to say. */
+  private reported: Issue[] | undefined;
+  private offered: Alternative[] | undefined;
 
   constructor(table: T.TokenTable) {
     this.table = table;
     this.source = table.source;
     this.kind = table.kinds[0] as number;
+  }
+
+  get issues(): readonly Issue[] {
+    return this.reported ?? NO_ISSUES;
+  }
+
+  get alternatives(): readonly Alternative[] {
+    return this.offered ?? NO_ALTERNATIVES;
+  }
+
+  offer(alternative: Alternative): void {
+    this.offered ??= [];
+    this.offered.push(alternative);
+  }
+
+  private report(issue: Issue): void {
+    this.reported ??= [];
+    this.reported.push(issue);
   }
 
   advance(): void {
@@ -49,7 +71,7 @@ export class Cursor {
   }
 
   kindAt(index: number): T.TokenKind {
-    return index < this.table.kinds.length ? (this.table.kinds[index] as number) : T.END;
+    return index < this.table.count ? (this.table.kinds[index] as number) : T.END;
   }
 
   /** Start of the token at `index`. */
@@ -96,7 +118,7 @@ export class Cursor {
 
   /** Records the issue that ends the reading of this entry. */
   refuse<C extends IssueCode>(code: C, span: Span, fields: IssueFields[C], fixes: readonly Fix[] = []): never {
-    this.issues.push(makeIssue(code, span, fields, fixes));
+    this.report(makeIssue(code, span, fields, fixes));
     // eslint-disable-next-line @typescript-eslint/only-throw-error -- a private signal, caught in parse(); an Error would cost a stack trace
     throw STOP;
   }
@@ -105,19 +127,19 @@ export class Cursor {
   stopsShort(expected: string, keepUntil: number): void {
     if (this.unfinished) return;
     this.unfinished = true;
-    this.#expected = expected;
-    this.#keepUntil = keepUntil;
+    this.expected = expected;
+    this.keepUntil = keepUntil;
   }
 
   /** Once the whole entry is read, and with it the brackets that are missing: the issue of stopping short, if it did. */
   finish(): void {
     if (!this.unfinished) return;
-    const kept = this.source.slice(0, this.#keepUntil).trimEnd();
-    const dropped = this.source.slice(this.#keepUntil).trim();
+    const kept = this.source.slice(0, this.keepUntil).trimEnd();
+    const dropped = this.source.slice(this.keepUntil).trim();
     const fixes =
       kept === '' || dropped === '' ? [] : [{ label: `Leave out ${dropped}`, entry: `${kept}${this.ghost}` }];
     const span = { start: this.source.trimEnd().length, end: this.source.length };
-    this.issues.push(makeIssue('entry.unfinished', span, { expected: this.#expected }, fixes));
+    this.report(makeIssue('entry.unfinished', span, { expected: this.expected }, fixes));
   }
 
   /** The whole entry with the stretch from `start` to `end` written differently. */

@@ -1,5 +1,6 @@
 import type { Directive, DirectiveTarget, UnitPower } from './ast.ts';
 import type { Cursor } from './cursor.ts';
+import { isTypedWhole } from './literal.ts';
 import { isNumberStart, readNumber } from './measure-reader.ts';
 import * as T from './token.ts';
 import { readFurtherUnits, readRate, readUnit, startsUnit } from './unit-reader.ts';
@@ -61,14 +62,14 @@ function readTarget(c: Cursor): DirectiveTarget | undefined {
     if (
       c.kind === T.WORD &&
       (c.word() === 'decimals' || c.word() === 'decimal' || c.word() === 'places') &&
-      amount.value.den === 1
+      isTypedWhole(amount)
     ) {
       c.advance();
-      return { kind: 'decimals', count: Math.min(Number(amount.value.num), 30) };
+      return { kind: 'decimals', count: Math.min(Number(amount.top), 30) };
     }
     const mark = startsUnit(c, c.index) ? readUnit(c, () => false) : undefined;
     if (mark && mark.power !== 1) return refuseTarget(c);
-    if (amount.value.num === 0) return refuseTarget(c);
+    if (amount.top === 0) return refuseTarget(c);
     return { kind: 'step', amount, unit: mark?.unit };
   }
   if (c.kind === T.WORD) {

@@ -74,7 +74,7 @@ function refuseSideBySide(c: Cursor): never {
   return c.refuse(
     'entry.side_by_side',
     { start, end: c.end() },
-    { left: c.source.slice(c.start(c.index - 1), gap), right: c.text() },
+    { left: c.source.slice(c.start(firstOfValue(c)), gap), right: c.source.slice(start, c.end(lastOfValue(c))) },
     [
       { label: 'Add', entry: joined('+') },
       { label: 'Multiply', entry: joined('×') },
@@ -90,4 +90,18 @@ function refuseAsFunction(c: Cursor): void {
   const near = nearestFunction(name);
   if (near === undefined) return;
   c.refuse('name.unknown', span, { name }, [{ label: near, entry: c.rewritten(span.start, span.end, near) }]);
+}
+
+/** Index of the first of the tokens that stand tight before the cursor: the 3 of 3' 4'. */
+function firstOfValue(c: Cursor): number {
+  let index = c.index - 1;
+  while (index > 0 && c.tight(index)) index -= 1;
+  return index;
+}
+
+/** Index of the last of the tokens that stand tight behind the one at the cursor. */
+function lastOfValue(c: Cursor): number {
+  let index = c.index;
+  while (c.kindAt(index + 1) !== T.END && c.tight(index + 1)) index += 1;
+  return index;
 }

@@ -1,8 +1,8 @@
-import { makeRational, wholeNumber, type Rational } from '../number/rational.ts';
 import { TEMPERATURE } from '../units/dimension.ts';
 import { unitById, type Unit } from '../units/unit-table.ts';
 import type { Expr, Measure, MeasurePart, NumberLiteral, Scaled, SlopeLiteral, UnitPower } from './ast.ts';
 import type { Cursor } from './cursor.ts';
+import { isTypedWhole } from './literal.ts';
 import * as T from './token.ts';
 import { FOOT, INCH, MONEY_UNIT, readFurtherUnits, readRate, readUnit, startsUnit } from './unit-reader.ts';
 
@@ -21,15 +21,16 @@ function bigDigits(text: string): bigint {
   return BigInt(text.normalize('NFKC').replace(/[^0-9]/g, ''));
 }
 
-function decimalValue(c: Cursor, index: number): Rational {
+function decimalLiteral(c: Cursor, index: number): NumberLiteral {
   const mantissa = c.table.values[index] as number;
   const decimals = c.table.extras[index] as number;
-  if (Math.abs(decimals) > EXPONENT_LIMIT) c.refuse('number.too_large', c.spanOfToken(index), {});
-  if (mantissa !== -1 && decimals >= 0 && decimals <= 15) return makeRational(mantissa, TENS[decimals] as number);
+  const { start, end } = c.spanOfToken(index);
+  if (Math.abs(decimals) > EXPONENT_LIMIT) c.refuse('number.too_large', { start, end }, {});
+  if (mantissa !== -1 && decimals >= 0 && decimals <= 15)
+    return { kind: 'number', start, end, top: mantissa, bottom: TENS[decimals] as number, whole: 0, form: 'decimal' };
   const digits = mantissa === -1 ? bigDigits(c.text(index).split(/[eE]/)[0] as string) : BigInt(mantissa);
-  return decimals >= 0
-    ? makeRational(digits, 10n ** BigInt(decimals))
-    : makeRational(digits * 10n ** BigInt(-decimals));
+  const [top, bottom] = decimals >= 0 ? [digits, 10n ** BigInt(decimals)] : [digits * 10n ** BigInt(-decimals), 1n];
+  return { kind: 'number', start, end, top, bottom, whole: 0, form: 'decimal' };
 }
 
 function wholeOf(c: Cursor, index: number): number | bigint {
@@ -60,11 +61,10 @@ function isProper(c: Cursor, index: number): boolean {
 }
 
 function mixedLiteral(start: number, end: number, whole: number | bigint, { num, den }: FractionParts): NumberLiteral {
-  const value =
-    typeof whole === 'number' && typeof num === 'number' && typeof den === 'number' && whole < 1e9 && den < 1e6
-      ? makeRational(whole * den + num, den)
-      : makeRational(BigInt(whole) * BigInt(den) + BigInt(num), BigInt(den));
-  return { kind: 'number', start, end, value, whole, num, den };
+  const fits =
+    typeof whole === 'number' && typeof num === 'number' && typeof den === 'number' && whole < 1e9 && den < 1e6;
+  const top = fits ? whole * den + num : BigInt(whole) * BigInt(den) + BigInt(num);
+  return { kind: 'number', start, end, top, bottom: den, whole, form: 'fraction' };
 }
 
 /**
@@ -75,24 +75,12 @@ export function readNumber(c: Cursor): NumberLiteral {
   const first = c.index;
   const start = c.start(first);
   if (c.kind === T.FRACTION) {
-    const parts = fractionAt(c, first);
-    const end = c.end(first);
     c.advance();
-    return {
-      kind: 'number',
-      start,
-      end,
-      value: makeRational(parts.num, parts.den),
-      whole: 0,
-      num: parts.num,
-      den: parts.den,
-    };
+    return mixedLiteral(start, c.end(first), 0, fractionAt(c, first));
   }
   if (c.kind === T.DECIMAL) {
-    const value = decimalValue(c, first);
-    const end = c.end(first);
     c.advance();
-    return { kind: 'number', start, end, value, whole: 0, num: 0, den: 0 };
+    return decimalLiteral(c, first);
   }
   c.advance();
   const whole = wholeOf(c, first);
@@ -106,8 +94,7 @@ export function readNumber(c: Cursor): NumberLiteral {
     c.moveTo(at + 1);
     return mixedLiteral(start, c.end(at), whole, fractionAt(c, at));
   }
-  const value = typeof whole === 'number' ? wholeNumber(whole) : makeRational(whole);
-  return { kind: 'number', start, end: c.end(first), value, whole, num: 0, den: 0 };
+  return { kind: 'number', start, end: c.end(first), top: whole, bottom: 1, whole, form: 'whole' };
 }
 
 /** 4-3/8": the hyphen at `index`, tight on both sides, joins a whole number to a proper fraction that carries a length unit. */
@@ -120,10 +107,6 @@ function joinsFraction(c: Cursor, index: number): boolean {
     startsUnit(c, index + 2) &&
     c.kindAt(index + 2) !== T.CURRENCY
   );
-}
-
-function isWholeLiteral(literal: NumberLiteral): boolean {
-  return literal.den === 0 && literal.value.den === 1;
 }
 
 /** A number behind which nothing multiplies or scales it, so that it can be the bare inches of 9' 7. */
@@ -150,7 +133,7 @@ function endsMeasure(c: Cursor): boolean {
 /** 9'-7 1/4", 9'-7, 16'-4-3/8": the hyphen at the cursor joins whole feet to whole inches under 12, if it does. */
 function readJoinedInches(c: Cursor, feet: NumberLiteral): MeasurePart | undefined {
   const hyphen = c.index;
-  if (c.kindAt(hyphen + 1) !== T.INTEGER || !c.tight(hyphen) || !c.tight(hyphen + 1) || !isWholeLiteral(feet))
+  if (c.kindAt(hyphen + 1) !== T.INTEGER || !c.tight(hyphen) || !c.tight(hyphen + 1) || !isTypedWhole(feet))
     return undefined;
   if ((c.table.values[hyphen + 1] as number) >= 12 || c.table.values[hyphen + 1] === -1) return undefined;
   c.advance();
@@ -162,7 +145,7 @@ function readJoinedInches(c: Cursor, feet: NumberLiteral): MeasurePart | undefin
     c.moveTo(hyphen);
     return undefined;
   }
-  c.alternatives.push({
+  c.offer({
     start: c.start(hyphen),
     end: c.end(hyphen),
     taken: 'The hyphen joins feet and inches',
@@ -198,18 +181,18 @@ function readNextPart(c: Cursor, previous: MeasurePart): MeasurePart | undefined
   const isFraction = c.kind === T.FRACTION;
   const isInteger = c.kind === T.INTEGER;
   const amount = readNumber(c);
-  if (startsUnit(c, c.index)) {
-    const mark = readUnit(c, (cursor, unit) => !partFollows(cursor, unit));
-    const unit = mark ? partUnit(mark.unit, previous.unit) : undefined;
-    if (unit && mark?.power === 1 && descends(previous.unit, unit)) return { amount, unit };
+  const mark = readUnit(c, powersUnlessPartFollows);
+  if (mark !== undefined) {
+    const unit = partUnit(mark.unit, previous.unit);
+    if (mark.power === 1 && descends(previous.unit, unit)) return { amount, unit };
   } else if (standsAlone(c)) {
     if (previous.unit === FOOT && !isTightInteger(c, first)) return { amount, unit: INCH };
-    if (previous.unit.id === 'm' && isInteger && amount.den === 0) {
+    if (previous.unit.id === 'm' && isInteger && isTypedWhole(amount)) {
       const digits = c.end(first) - c.start(first);
       if (digits === 2) return { amount, unit: CENTIMETRE };
       if (digits === 3) return { amount, unit: MILLIMETRE };
     }
-    if (previous.unit === INCH && isFraction && previous.amount.den === 0 && amount.num < amount.den)
+    if (previous.unit === INCH && isFraction && isTypedWhole(previous.amount) && amount.top < amount.bottom)
       return { amount, unit: INCH };
   }
   c.moveTo(first);
@@ -233,13 +216,15 @@ function partFollows(c: Cursor, unit: Unit): boolean {
   return follows;
 }
 
+const powersUnlessPartFollows = (c: Cursor, unit: Unit): boolean => !partFollows(c, unit);
+
 /** 7" 1/4 is one amount of inches. */
 function joinParts(parts: readonly MeasurePart[], next: MeasurePart): readonly MeasurePart[] {
   const last = parts[parts.length - 1] as MeasurePart;
   if (last.unit !== next.unit) return [...parts, next];
   const amount = mixedLiteral(last.amount.start, next.amount.end, last.amount.whole, {
-    num: next.amount.num,
-    den: next.amount.den,
+    num: next.amount.top,
+    den: next.amount.bottom,
   });
   return [...parts.slice(0, -1), { amount, unit: last.unit }];
 }
@@ -272,13 +257,13 @@ export function readNumberOrMeasure(c: Cursor): Expr {
   if (c.kind === T.COLON || c.kind === T.WORD) {
     const run = readRun(c);
     if (run) {
-      if (run.value.num === 0) c.refuse('number.zero_denominator', run, {});
+      if (run.top === 0) c.refuse('number.zero_denominator', run, {});
       return { kind: 'slope', start: amount.start, end: run.end, rise: amount, run } satisfies SlopeLiteral;
     }
     const rate = readRate(c);
     if (rate) return scaled(c, amount, rate);
   }
-  const mark = readUnit(c, (cursor, unit) => !partFollows(cursor, unit));
+  const mark = readUnit(c, powersUnlessPartFollows);
   if (mark === undefined) {
     // 5/m: units that only divide.
     const units = c.kind === T.SLASH ? readFurtherUnits(c, []) : [];

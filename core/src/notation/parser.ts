@@ -1,14 +1,13 @@
 import type { Fix, Issue } from '../base/issue.ts';
 import type { Span } from '../base/span.ts';
 import { makeIssue } from '../base/issue.ts';
-import { wholeNumber } from '../number/rational.ts';
 import type { Assignment, Binary, Compare, Directive, Entry, Expr, LineRun, Percent } from './ast.ts';
 import { Cursor, STOP, type Alternative } from './cursor.ts';
 import { readDirectives } from './directive-reader.ts';
 import { functionInfo, isFunctionName, RESERVED_WORDS, type FunctionName } from './functions.ts';
 import { isNumberStart, moneyOf, readNumber, readNumberOrMeasure, readUnitsBehind } from './measure-reader.ts';
 import { BINARY_OPERATORS, COMPARISONS, LEVEL, LIMITS, type BinaryOperator } from './operators.ts';
-import { scan, type ScanOptions } from './scanner.ts';
+import { scanInto, type ScanOptions } from './scanner.ts';
 import { refuseRest } from './leftover.ts';
 import * as T from './token.ts';
 import { isUnitWord } from './unit-reader.ts';
@@ -35,7 +34,7 @@ export function parse(source: string, options: ScanOptions = {}): Parsed {
     const issues = [makeIssue('entry.too_long', span, { limit: `${LIMITS.characters}` })];
     return { source, entry: undefined, issues, unfinished: false, ghost: '', alternatives: [] };
   }
-  const c = new Cursor(scan(source, options));
+  const c = new Cursor(scanInto(COLUMNS, source, options));
   let entry: Entry | undefined;
   try {
     entry = readEntry(c);
@@ -45,6 +44,9 @@ export function parse(source: string, options: ScanOptions = {}): Parsed {
   c.finish();
   return { source, entry, issues: c.issues, unfinished: c.unfinished, ghost: c.ghost, alternatives: c.alternatives };
 }
+
+/** The columns of the entry being read. No tree keeps them, and reading never begins inside of reading. */
+const COLUMNS: T.TokenTable = T.makeTable(LIMITS.characters);
 
 function readEntry(c: Cursor): Entry | undefined {
   const label = c.source.includes(':') ? readLabel(c) : undefined;
@@ -214,7 +216,7 @@ function isIt(expr: Expr): boolean {
 function offerOtherGrouping(c: Cursor, quotient: Binary, right: Expr): void {
   const start = quotient.right.start;
   const end = right.end;
-  c.alternatives.push({
+  c.offer({
     start,
     end,
     taken: 'Divided first, then multiplied',
@@ -255,8 +257,8 @@ function isTemperature(measure: MeasureExpr): boolean {
 
 function negativeTemperature(measure: MeasureExpr, start: number): Expr {
   const [part] = measure.parts as [MeasureExpr['parts'][number]];
-  const { value, whole, num, den } = part.amount;
-  const amount = { ...part.amount, value: { ...value, num: value.num === 0 ? 0 : -value.num }, whole, num, den };
+  const { top } = part.amount;
+  const amount = { ...part.amount, top: top === 0 ? 0 : -top };
   return { ...measure, start, parts: [{ ...part, amount }] };
 }
 
@@ -272,7 +274,7 @@ function readPower(c: Cursor, base: Expr): Expr {
       start: base.start,
       end: span.end,
       base,
-      exponent: { kind: 'number', ...span, value: wholeNumber(value), whole: value, num: 0, den: 0 },
+      exponent: { kind: 'number', ...span, top: value, bottom: 1, whole: value, form: 'whole' },
     };
     return c.kind === T.SUPERSCRIPT ? readPower(c, power) : power;
   }
@@ -511,7 +513,7 @@ function splitOf(c: Cursor, span: Span): Fix | undefined {
 
 function offerSplit(c: Cursor, span: Span): void {
   const split = splitOf(c, span);
-  if (split) c.alternatives.push({ ...span, taken: 'The comma groups thousands', ...split });
+  if (split) c.offer({ ...span, taken: 'The comma groups thousands', ...split });
 }
 
 function refuseArguments(c: Cursor, name: FunctionName, span: Span, given: number): never {

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { evaluate } from '../evaluate/evaluate.ts';
 import type { Scope } from '../evaluate/scope.ts';
+import { lineResult } from '../slate/node.ts';
 import { sameResult } from '../slate/recalculate.ts';
 import { entryText, looseText } from '../testing/arbitrary-entry.ts';
 import { quantityIn } from '../units/quantity.ts';
@@ -24,9 +25,8 @@ function resultOf(source: string) {
   const { entry } = parse(source);
   if (entry === undefined) return undefined;
   const result = evaluate(entry, source, SCOPE);
-  return result.ok
-    ? { ok: true as const, outcome: result.value }
-    : { ok: false as const, issue: { ...result.issue, start: 0, fields: {} } as never };
+  if (result.ok) return lineResult(result.value);
+  return { ok: false as const, issue: { ...result.issue, start: 0, fields: {} } as never };
 }
 
 describe('the read-back of any entry', () => {

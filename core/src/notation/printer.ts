@@ -1,9 +1,10 @@
-import { assertNever } from '../base/invariant.ts';
+import { assertNever, InvariantError } from '../base/invariant.ts';
 import { exactDecimal } from '../number/decimal.ts';
 import { rationalToText } from '../number/rational.ts';
 import { MONEY } from '../units/dimension.ts';
 import type { Directive, Entry, Expr, Measure, NumberLiteral, Scaled, UnitPower } from './ast.ts';
 import type { FunctionName } from './functions.ts';
+import { literalValue, typedNumerator } from './literal.ts';
 import { BINARY_OPERATORS, LEVEL, type Comparison } from './operators.ts';
 
 export interface PrintOptions {
@@ -75,6 +76,8 @@ export function printExpr(expr: Expr, options: PrintOptions = {}): string {
       return `${expr.name}(${expr.args.map((argument) => printArgument(expr.name, argument, options)).join('; ')})`;
     case 'compare':
       return `${bracketUnless(expr.left.kind !== 'compare', expr.left, options)} ${COMPARISON_SIGNS[expr.operator]} ${bracketUnless(expr.right.kind !== 'compare', expr.right, options)}`;
+    case 'known':
+      throw new InvariantError('a tree with parts worked out is not printed');
     default:
       return assertNever(expr);
   }
@@ -105,7 +108,7 @@ function isAtomic(expr: Expr): boolean {
 }
 
 function isNegativeMeasure(expr: Expr): boolean {
-  return expr.kind === 'measure' && (expr.parts[0]?.amount.value.num ?? 0) < 0;
+  return expr.kind === 'measure' && (expr.parts[0]?.amount.top ?? 0) < 0;
 }
 
 /** Sums and pure products run on without brackets; every mixture shows its grouping. */
@@ -128,7 +131,7 @@ function standsOnRight(expr: Expr, level: number): boolean {
 function isPowerBase(expr: Expr): boolean {
   switch (expr.kind) {
     case 'number':
-      return expr.den === 0;
+      return expr.form !== 'fraction';
     case 'constant':
     case 'mark':
     case 'line':
@@ -174,15 +177,17 @@ function isPlainNumber(expr: Expr): boolean {
 function printRoot(operand: Expr, options: PrintOptions): string {
   const bare =
     operand.kind === 'number'
-      ? operand.den === 0
+      ? operand.form !== 'fraction'
       : operand.kind === 'mark' || operand.kind === 'line' || operand.kind === 'constant';
   return `√${bracketUnless(bare, operand, options)}`;
 }
 
 function printExponent(exponent: Expr, options: PrintOptions): string {
-  if (exponent.kind === 'number' && exponent.den === 0 && exponent.value.den === 1 && exponent.value.num < 1000)
-    return raised(`${exponent.value.num}`);
-  return `^${exponent.kind === 'number' && exponent.den === 0 ? printNumber(exponent, options) : `(${printExpr(exponent, options)})`}`;
+  if (exponent.kind === 'number' && exponent.form !== 'fraction') {
+    const { num, den } = literalValue(exponent);
+    if (den === 1 && num < 1000) return raised(`${num}`);
+  }
+  return `^${exponent.kind === 'number' && exponent.form !== 'fraction' ? printNumber(exponent, options) : `(${printExpr(exponent, options)})`}`;
 }
 
 function raised(digits: string): string {
@@ -190,11 +195,13 @@ function raised(digits: string): string {
 }
 
 function printNumber(literal: NumberLiteral, options: PrintOptions): string {
-  if (literal.den !== 0) {
-    const fraction = `${literal.value.num < 0 ? '−' : ''}${literal.whole === 0 ? '' : `${literal.whole} `}${literal.num}⁄${literal.den}`;
-    return fraction;
+  if (literal.form === 'fraction') {
+    const front = literal.whole === 0 ? '' : `${literal.whole} `;
+    return `${literal.top < 0 ? '−' : ''}${front}${typedNumerator(literal)}⁄${literal.bottom}`;
   }
-  const text = exactDecimal(literal.value, options.decimalComma ? ',' : '.') ?? rationalToText(literal.value);
+  if (literal.form === 'whole' && typeof literal.top === 'number') return `${literal.top}`.replace('-', '−');
+  const value = literalValue(literal);
+  const text = exactDecimal(value, options.decimalComma ? ',' : '.') ?? rationalToText(value);
   return text.replace('-', '−').replace('e−', 'e-');
 }
 

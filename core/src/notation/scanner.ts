@@ -39,7 +39,13 @@ for (const [code, kind] of SINGLE) if (code < 128) ASCII_SINGLE[code] = kind;
  * that is not white space lies in exactly one token.
  */
 export function scan(source: string, options: ScanOptions = {}): T.TokenTable {
-  const table: T.TokenTable = { source, kinds: [], starts: [], ends: [], values: [], extras: [] };
+  return scanInto(T.makeTable(source.length), source, options);
+}
+
+/** As `scan`, into a table with room enough that was used before: making five columns anew costs as much as the scanning. */
+export function scanInto(table: T.TokenTable, source: string, options: ScanOptions): T.TokenTable {
+  table.source = source;
+  table.count = 0;
   const decimalComma = options.decimalComma === true;
   const length = source.length;
   let at = 0;
@@ -72,11 +78,13 @@ function push(
   value: number,
   extra: number,
 ): number {
-  table.kinds.push(kind);
-  table.starts.push(start);
-  table.ends.push(end);
-  table.values.push(value);
-  table.extras.push(extra);
+  const at = table.count;
+  table.kinds[at] = kind;
+  table.starts[at] = start;
+  table.ends[at] = end;
+  table.values[at] = value;
+  table.extras[at] = extra;
+  table.count = at + 1;
   return end;
 }
 
@@ -86,18 +94,19 @@ function codeAt(source: string, at: number): number {
 }
 
 function lastKind(table: T.TokenTable): T.TokenKind {
-  return table.kinds.length === 0 ? T.END : (table.kinds[table.kinds.length - 1] as number);
+  return table.count === 0 ? T.END : (table.kinds[table.count - 1] as number);
 }
 
 function lastEnd(table: T.TokenTable): number {
-  return table.ends.length === 0 ? -1 : (table.ends[table.ends.length - 1] as number);
+  return table.count === 0 ? -1 : (table.ends[table.count - 1] as number);
 }
 
 /** A token of one character, or one of the pairs that begin with it (+=, -=, '' and the like). */
 function scanMark(table: T.TokenTable, at: number, kind: T.TokenKind, decimalComma: boolean): number {
   const next = codeAt(table.source, at + 1);
-  if (kind === T.FOOT_MARK && next !== -1 && kindOfCode(next) === T.FOOT_MARK)
-    return push(table, T.INCH_MARK, at, at + 2, 0, 0);
+  // Most marks stand before a space, a digit or the end, and make no pair with those.
+  if (next === 0x20 || next === -1 || (isDigit(next) && kind !== T.COMMA)) return push(table, kind, at, at + 1, 0, 0);
+  if (kind === T.FOOT_MARK && kindOfCode(next) === T.FOOT_MARK) return push(table, T.INCH_MARK, at, at + 2, 0, 0);
   if (next === EQUALS_CODE && codeAt(table.source, at + 2) !== EQUALS_CODE) {
     if (kind === T.PLUS) return push(table, T.PLUS_EQUALS, at, at + 2, 0, 0);
     if (kind === T.HYPHEN || kind === T.MINUS) return push(table, T.MINUS_EQUALS, at, at + 2, 0, 0);
@@ -180,40 +189,67 @@ function isGroup(source: string, at: number): boolean {
 
 function scanNumber(table: T.TokenTable, start: number, decimalComma: boolean): number {
   const { source } = table;
+  const { length } = source;
   let end = start;
   let value = 0;
-  let code = codeAt(source, end);
-  while (isDigit(code)) {
+  let code = -1;
+  // Never past the end of the text: asking for a character that is not there takes the slow way for good.
+  while (end < length) {
+    code = source.charCodeAt(end);
+    if (code < 0x30 || code > 0x39) break;
     value = value * 10 + (code - 0x30);
     end += 1;
+    code = -1;
+  }
+  // Full-width digits, which are rare, on their own path.
+  if (code >= 0x80) {
+    end = skipDigits(source, end);
+    value = digitsValue(source, start, end);
     code = codeAt(source, end);
   }
   const whole = end - start;
   if (whole > FAST_DIGITS) value = digitsValue(source, start, end);
-  // Groups of three: 1,250 and 1 250 with a thin space. 0,250 is more likely a decimal from elsewhere, so it is left to be asked about.
-  if (whole > 0 && whole <= 3 && value !== 0) {
-    let grouped = end;
-    while (
-      ((codeAt(source, grouped) === COMMA_CODE && !decimalComma) || isThinSpace(codeAt(source, grouped))) &&
-      isGroup(source, grouped + 1)
-    )
-      grouped += 4;
+  if (code === SLASH_CODE || code === FRACTION_SLASH) {
+    const fraction = scanFraction(table, start, end, value, code);
+    return fraction === -1 ? push(table, T.INTEGER, start, end, value, 0) : fraction;
+  }
+  // What most often ends a number ends it here: a space, a prime, an operator, a bracket.
+  if (code < COMMA_CODE || code === -1)
+    return whole === 0
+      ? scanDecimals(table, start, end, 0, decimalComma)
+      : push(table, T.INTEGER, start, end, value, 0);
+  if (code === COMMA_CODE || isThinSpace(code)) {
+    const grouped = whole <= 3 && value !== 0 ? skipGroups(source, end, decimalComma) : end;
     if (grouped > end) {
       end = grouped;
       value = digitsValue(source, start, end);
-      code = codeAt(source, end);
     }
   }
+  return scanDecimals(table, start, end, value, decimalComma);
+}
+
+/** Past groups of three: 1,250 and 1 250 with a thin space. 0,250 is more likely a decimal from elsewhere and is never asked for here. */
+function skipGroups(source: string, start: number, decimalComma: boolean): number {
+  let end = start;
+  for (;;) {
+    const code = codeAt(source, end);
+    const groups = (code === COMMA_CODE && !decimalComma) || isThinSpace(code);
+    if (!groups || !isGroup(source, end + 1)) return end;
+    end += 4;
+  }
+}
+
+/** Behind the whole digits of a number: a decimal mark with digits, an exponent, or nothing. */
+function scanDecimals(table: T.TokenTable, start: number, end: number, value: number, decimalComma: boolean): number {
+  const { source } = table;
+  const code = codeAt(source, end);
   const isPoint = code === DOT || (decimalComma && code === COMMA_CODE);
   const afterPoint = isPoint ? codeAt(source, end + 1) : -1;
-  if (isPoint && (isDigit(afterPoint) || (code === DOT && whole > 0 && afterPoint !== DOT && !isLetter(afterPoint)))) {
+  const endsInPoint = code === DOT && end > start && afterPoint !== DOT && !isLetter(afterPoint);
+  if (isPoint && (isDigit(afterPoint) || endsInPoint)) {
     const decimalsEnd = skipDigits(source, end + 1);
     const decimals = decimalsEnd - end - 1;
     return scanExponent(table, start, decimalsEnd, digitsValue(source, start, decimalsEnd), decimals);
-  }
-  if (code === SLASH_CODE || code === FRACTION_SLASH) {
-    const fraction = scanFraction(table, start, end, value, code);
-    if (fraction !== -1) return fraction;
   }
   if ((code | 0x20) === 0x65) return scanExponent(table, start, end, value, 0);
   return push(table, T.INTEGER, start, end, value, 0);
@@ -257,8 +293,13 @@ function scanExponent(table: T.TokenTable, start: number, end: number, value: nu
 function scanFraction(table: T.TokenTable, start: number, end: number, value: number, slash: number): number {
   const { source } = table;
   const denStart = end + 1;
-  let denEnd = skipDigits(source, denStart);
-  let den = denEnd === denStart ? 0 : digitsValue(source, denStart, denEnd);
+  let denEnd = denStart;
+  let den = 0;
+  for (let code = codeAt(source, denEnd); isDigit(code); code = codeAt(source, denEnd)) {
+    den = den * 10 + (code - 0x30);
+    denEnd += 1;
+  }
+  if (denEnd - denStart > FAST_DIGITS) den = digitsValue(source, denStart, denEnd);
   if (denEnd === denStart) {
     while (SUBSCRIPT_DIGITS.has(codeAt(source, denEnd))) {
       den = den * 10 + (SUBSCRIPT_DIGITS.get(codeAt(source, denEnd)) as number);
@@ -329,7 +370,7 @@ function scanWord(table: T.TokenTable, start: number, code: number): number {
   const word = push(table, T.WORD, start, end, 0, 0);
   // The point of an abbreviation (9 ft. 7 in.) belongs to the word.
   if (codeAt(source, end) === DOT && isAbbreviationPoint(source, end) && isAbbreviation(source.slice(start, end))) {
-    table.ends[table.ends.length - 1] = end + 1;
+    table.ends[table.count - 1] = end + 1;
     return end + 1;
   }
   return word;
@@ -347,8 +388,8 @@ function isAbbreviation(word: string): boolean {
 
 /** The tokens as objects, for an editor that shows which part is what. */
 export function tokensOf(table: T.TokenTable): readonly T.Token[] {
-  return table.kinds.map((kind, index) => ({
-    kind,
+  return Array.from({ length: table.count }, (_, index) => ({
+    kind: table.kinds[index] as number,
     start: table.starts[index] as number,
     end: table.ends[index] as number,
   }));

@@ -43,14 +43,30 @@ export const UNKNOWN: TokenKind = 31;
 
 /** The tokens of one entry, in order, closed by END. White space is the gap between an end and the next start. */
 export interface TokenTable {
-  readonly source: string;
-  readonly kinds: TokenKind[];
-  readonly starts: number[];
-  readonly ends: number[];
+  source: string;
+  /** How many of the columns' entries are tokens of this source. */
+  count: number;
+  readonly kinds: Uint8Array;
+  readonly starts: Int32Array;
+  readonly ends: Int32Array;
   /** INTEGER, DECIMAL: the digits as one whole number; FRACTION: the numerator; -1 when it takes more than 15 digits. */
-  readonly values: number[];
+  readonly values: Float64Array;
   /** DECIMAL: how many of the digits are decimals (negative with a large exponent); FRACTION: the denominator. */
-  readonly extras: number[];
+  readonly extras: Float64Array;
+}
+
+/** A table with room for the tokens of a text of so many characters: one for each, and END. */
+export function makeTable(characters: number): TokenTable {
+  const room = characters + 1;
+  return {
+    source: '',
+    count: 0,
+    kinds: new Uint8Array(room),
+    starts: new Int32Array(room),
+    ends: new Int32Array(room),
+    values: new Float64Array(room),
+    extras: new Float64Array(room),
+  };
 }
 
 /** One token as an object, for an editor that colours the entry. */

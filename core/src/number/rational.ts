@@ -72,6 +72,15 @@ export function addRational(a: Rational, b: Rational): Rational {
     if (ad === bd) {
       const sum = an + bn;
       if (sum <= MAX && sum >= -MAX) return ad === 1 ? (sum === 0 ? ZERO : raw(sum, 1)) : fromNumbers(sum, ad);
+    } else if (ad > bd && ad % bd === 0) {
+      // One denominator goes into the other, as those of one tape do.
+      const right = bn * (ad / bd);
+      const sum = an + right;
+      if (right <= MAX && right >= -MAX && sum <= MAX && sum >= -MAX) return fromNumbers(sum, ad);
+    } else if (bd > ad && bd % ad === 0) {
+      const left = an * (bd / ad);
+      const sum = left + bn;
+      if (left <= MAX && left >= -MAX && sum <= MAX && sum >= -MAX) return fromNumbers(sum, bd);
     } else {
       const left = an * bd;
       const right = bn * ad;
@@ -107,6 +116,16 @@ export function multiplyRational(a: Rational, b: Rational): Rational {
   return fromBigs(BigInt(an) * BigInt(bn), BigInt(ad) * BigInt(bd));
 }
 
+/** a · num/den, for whole doubles and den not 0: as multiplying, without making the second factor. */
+export function scaleRational(a: Rational, num: number, den: number): Rational {
+  if (typeof a.num === 'number' && typeof a.den === 'number') {
+    const top = a.num * num;
+    const bottom = a.den * den;
+    if (top <= MAX && top >= -MAX && bottom <= MAX && bottom > 0) return fromNumbers(top, bottom);
+  }
+  return multiplyRational(a, makeRational(num, den));
+}
+
 /** @throws {InvariantError} when `a` is zero. */
 export function invertRational(a: Rational): Rational {
   invariant(a.num !== 0, 'no inverse of zero');
@@ -115,6 +134,19 @@ export function invertRational(a: Rational): Rational {
 
 /** @throws {InvariantError} when `b` is zero; callers that take a person's entry check first. */
 export function divideRational(a: Rational, b: Rational): Rational {
+  const { num: an, den: ad } = a;
+  const { num: bn, den: bd } = b;
+  if (
+    typeof an === 'number' &&
+    typeof ad === 'number' &&
+    typeof bn === 'number' &&
+    typeof bd === 'number' &&
+    bn !== 0
+  ) {
+    const num = bn < 0 ? -an * bd : an * bd;
+    const den = bn < 0 ? ad * -bn : ad * bn;
+    if (num <= MAX && num >= -MAX && den <= MAX) return fromNumbers(num, den);
+  }
   return multiplyRational(a, invertRational(b));
 }
 

@@ -19,20 +19,39 @@ export interface RoundedWhole {
   readonly side: -1 | 0 | 1;
 }
 
+/** num/den to a whole number, in doubles: den > 0, both whole and at most 2^53 - 1 in size; not necessarily in lowest terms. */
+function roundNumbers(num: number, den: number, direction: RoundingDirection): RoundedWhole {
+  const magnitude = num < 0 ? -num : num;
+  const rest = magnitude % den;
+  if (rest === 0) return { whole: num === 0 ? 0 : num / den, side: 0 };
+  const inner = (magnitude - rest) / den;
+  // den <= 2^53 - 1, so the comparison with half is made without doubling.
+  const middle = rest > den - rest ? 1 : rest === den - rest ? 0 : -1;
+  const outer = takesOuter(direction, middle);
+  const whole = outer ? inner + 1 : inner;
+  return { whole: num < 0 && whole !== 0 ? -whole : whole, side: outer ? -1 : 1 };
+}
+
+/** Rounds the product of two rationals to a whole number, exactly; the product need not be made in lowest terms for that. */
+export function roundProduct(a: Rational, b: Rational, direction: RoundingDirection): RoundedWhole {
+  if (
+    typeof a.num === 'number' &&
+    typeof a.den === 'number' &&
+    typeof b.num === 'number' &&
+    typeof b.den === 'number'
+  ) {
+    const num = a.num * b.num;
+    const den = a.den * b.den;
+    if (num <= Number.MAX_SAFE_INTEGER && num >= -Number.MAX_SAFE_INTEGER && den <= Number.MAX_SAFE_INTEGER)
+      return roundNumbers(num, den, direction);
+  }
+  return roundRational(multiplyRational(a, b), direction);
+}
+
 /** Rounds a rational to a whole number; exact for any size. */
 export function roundRational(value: Rational, direction: RoundingDirection): RoundedWhole {
   const { num, den } = value;
-  if (typeof num === 'number' && typeof den === 'number') {
-    if (den === 1) return { whole: num, side: 0 };
-    const magnitude = num < 0 ? -num : num;
-    const rest = magnitude % den;
-    const inner = (magnitude - rest) / den;
-    // den <= 2^53 - 1, so the comparison with half is made without doubling.
-    const middle = rest > den - rest ? 1 : rest === den - rest ? 0 : -1;
-    const outer = takesOuter(direction, middle);
-    const whole = outer ? inner + 1 : inner;
-    return { whole: num < 0 && whole !== 0 ? -whole : whole, side: outer ? -1 : 1 };
-  }
+  if (typeof num === 'number' && typeof den === 'number') return roundNumbers(num, den, direction);
   const bigDen = BigInt(den);
   const magnitude = absBig(BigInt(num));
   const inner = magnitude / bigDen;

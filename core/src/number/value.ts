@@ -31,6 +31,7 @@ import {
   addRational,
   bitsOfRational,
   compareRational,
+  divideRational,
   invertRational,
   isWhole,
   makeRational,
@@ -41,7 +42,7 @@ import {
   subtractRational,
   type Rational,
 } from './rational.ts';
-import { roundRational, takesOuter, type RoundedWhole, type RoundingDirection } from './rounding.ts';
+import { roundProduct, roundRational, takesOuter, type RoundedWhole, type RoundingDirection } from './rounding.ts';
 
 /**
  * Any number a quantity may hold, on the lowest of three steps that fits: exact rational, exact sum of radicals with π,
@@ -95,6 +96,7 @@ export function isZero(a: Value): boolean {
 
 /** @throws {InvariantError} when `b` is zero (`isZero`): callers that take a person's entry ask first. */
 export function divideValue(a: Value, b: Value): Value {
+  if (a.kind === 'rational' && b.kind === 'rational') return divideRational(a, b);
   invariant(!isZero(b), 'no division by nothing');
   if (b.kind === 'rational') return multiplyValue(a, invertRational(b));
   if (b.kind === 'radical') {
@@ -189,6 +191,12 @@ export function roundValue(value: Value, direction: RoundingDirection): RoundedW
     const above = roundRational(high, direction);
     if (below.whole === above.whole && below.side === above.side && below.side !== 0) return below;
   }
+}
+
+/** Rounds a/b (b over zero) to a whole number. */
+export function roundQuotient(a: Value, b: Value, direction: RoundingDirection): RoundedWhole {
+  if (a.kind === 'rational' && b.kind === 'rational') return roundProduct(a, invertRational(b), direction);
+  return roundValue(divideValue(a, b), direction);
 }
 
 function roundApproximate(value: Approximation, direction: RoundingDirection): RoundedWhole {

@@ -50,9 +50,9 @@ function reduced(
  * A whole, never negative count of divisions of an inch, written in feet, inches and a fraction. Carried: 192 sixteenths
  * are 1′. Parts that are nothing are left out; nothing at all is 0″.
  * @param finest divisions in an inch
- * @example inchText(2378, 16, true, true).text // => "12′ 4 5⁄8″"
+ * @example inchText(2378, 16, true, true) // => "12′ 4 5⁄8″"
  */
-export function inchText(divisions: number | bigint, finest: number, withFeet: boolean, lowest: boolean): TwinText {
+export function inchText(divisions: number | bigint, finest: number, withFeet: boolean, lowest: boolean): string {
   const parts =
     typeof divisions === 'number'
       ? splitSmall(divisions, finest, withFeet)
@@ -60,15 +60,20 @@ export function inchText(divisions: number | bigint, finest: number, withFeet: b
   const hasFeet = !isNothing(parts.feet);
   const hasInches = !isNothing(parts.inches);
   if (isNothing(parts.num)) {
-    if (!hasFeet) return { text: `${parts.inches}″`, plain: `${parts.inches}"` };
-    if (!hasInches) return { text: `${parts.feet}′`, plain: `${parts.feet}'` };
-    return { text: `${parts.feet}′ ${parts.inches}″`, plain: `${parts.feet}' ${parts.inches}"` };
+    if (!hasFeet) return `${parts.inches}″`;
+    return hasInches ? `${parts.feet}′ ${parts.inches}″` : `${parts.feet}′`;
   }
   const [num, den] = reduced(parts.num, parts.den, lowest);
-  const whole = hasInches ? `${parts.inches} ` : '';
-  if (!hasFeet) return { text: `${whole}${num}⁄${den}″`, plain: `${whole}${num}/${den}"` };
-  return { text: `${parts.feet}′ ${whole}${num}⁄${den}″`, plain: `${parts.feet}' ${whole}${num}/${den}"` };
+  const small = hasInches ? `${parts.inches} ${num}⁄${den}″` : `${num}⁄${den}″`;
+  return hasFeet ? `${parts.feet}′ ${small}` : small;
 }
+
+/** The ASCII twin of a text made of figures, primes, fractions and signs. */
+export function asciiText(text: string): string {
+  return text.replace(/[′″⁄−]/g, (mark) => ASCII[mark] as string).replace('≈ ', '');
+}
+
+const ASCII: Readonly<Record<string, string>> = { '′': "'", '″': '"', '⁄': '/', '−': '-' };
 
 /** A whole, never negative count of `denominator`ths as a mixed fraction: 293 sixteenths are 18 5⁄16. */
 export function mixedText(divisions: number | bigint, denominator: number, lowest: boolean): TwinText {

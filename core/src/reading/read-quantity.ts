@@ -10,7 +10,7 @@ import {
   type Rational,
   rationalToNumber,
 } from '../number/rational.ts';
-import type { RoundedWhole } from '../number/rounding.ts';
+import { roundProduct, type RoundedWhole } from '../number/rounding.ts';
 import {
   absValue,
   compareValue,
@@ -25,7 +25,7 @@ import { invariant } from '../base/invariant.ts';
 import { ANGLE, LENGTH, PLAIN, SLOPE, TEMPERATURE } from '../units/dimension.ts';
 import { unitValue, type Quantity } from '../units/quantity.ts';
 import { KELVIN_AT_ZERO, unitById, type Unit, type UnitId } from '../units/unit-table.ts';
-import { inchText, mixedText, type TwinText } from './fraction-text.ts';
+import { asciiText, inchText, mixedText, type TwinText } from './fraction-text.ts';
 import { DEFAULT_STYLE, isMetric, type ReadingForm, type ReadingStyle } from './style.ts';
 import { plainUnitsText, unitsFor, unitsText, type PoweredUnit } from './unit-choice.ts';
 
@@ -90,17 +90,37 @@ export function readQuantity(quantity: Quantity, style: ReadingStyle = DEFAULT_S
   return readInUnits(quantity, style, form);
 }
 
-function sized(value: Value, rounded: RoundedWhole, step: Value, twin: TwinText): Reading {
+/** A reading whose plain twin is made when it is first asked for: at most keystrokes it never is. */
+class MadeReading implements Reading {
+  readonly text: string;
+  readonly rounding: Reading['rounding'];
+  readonly approximate: boolean;
+  readonly steps: number | bigint;
+  readonly step: Value;
+  private readonly given: string | undefined;
+
+  constructor(text: string, plain: string | undefined, rounded: RoundedWhole, approximate: boolean, step: Value) {
+    this.text = text;
+    this.given = plain;
+    this.rounding = ROUNDINGS[rounded.side];
+    this.approximate = approximate;
+    this.steps = rounded.whole;
+    this.step = step;
+  }
+
+  get plain(): string {
+    return this.given ?? asciiText(this.text);
+  }
+}
+
+/** Sign and mark of approximation in front of a size. A text of figures, primes and fractions alone needs no twin. */
+function sized(value: Value, rounded: RoundedWhole, step: Value, size: string | TwinText): Reading {
   const negative = rounded.whole < 0;
-  const approximateMark = value.kind === 'approximate' ? '≈ ' : '';
-  return {
-    text: negative ? `${approximateMark}−${twin.text}` : approximateMark + twin.text,
-    plain: negative ? `-${twin.plain}` : twin.plain,
-    rounding: ROUNDINGS[rounded.side],
-    approximate: value.kind === 'approximate',
-    steps: rounded.whole,
-    step,
-  };
+  const approximate = value.kind === 'approximate';
+  const text = typeof size === 'string' ? size : size.text;
+  const signed = negative ? `−${text}` : text;
+  const plain = typeof size === 'string' ? undefined : negative ? `-${size.plain}` : size.plain;
+  return new MadeReading(approximate ? `≈ ${signed}` : signed, plain, rounded, approximate, step);
 }
 
 function magnitude(whole: number | bigint): number | bigint {
@@ -110,7 +130,10 @@ function magnitude(whole: number | bigint): number | bigint {
 /** Reads in inches, with or without feet, to multiples of `step` inches. */
 function readInches(value: Value, step: Rational, withFeet: boolean, style: ReadingStyle): Reading {
   const { metres, inverse } = inchStep(step);
-  const rounded = roundValue(multiplyValue(value, inverse), style.rounding);
+  const rounded =
+    value.kind === 'rational'
+      ? roundProduct(value, inverse, style.rounding)
+      : roundValue(multiplyValue(value, inverse), style.rounding);
   const divisions = step.num === 1 ? rounded.whole : BigInt(rounded.whole) * BigInt(step.num);
   const text = inchText(magnitude(divisions), Number(step.den), withFeet, style.fractions === 'lowest');
   return sized(value, rounded, metres, text);

@@ -1,6 +1,9 @@
 import type { Issue } from '../base/issue.ts';
 import type { Outcome } from '../evaluate/evaluate.ts';
+import type { Resolved } from '../evaluate/scope.ts';
+import type { Entry } from '../notation/ast.ts';
 import type { Parsed } from '../notation/parser.ts';
+import type { Quantity } from '../units/quantity.ts';
 import type { References } from './references.ts';
 
 /** A line as the slate is given it. */
@@ -13,15 +16,23 @@ export interface SlateLine {
   readonly source: string;
 }
 
-/** What a line comes to. */
+/** What a line comes to. One that holds a quantity is at the same time what an entry that uses the line is given. */
 export type LineResult =
-  { readonly ok: true; readonly outcome: Outcome } | { readonly ok: false; readonly issue: Issue };
+  | { readonly ok: true; readonly outcome: Outcome; readonly quantity: Quantity | undefined }
+  | { readonly ok: false; readonly issue: Issue };
+
+export function lineResult(outcome: Outcome): LineResult {
+  return { ok: true, outcome, quantity: outcome.kind === 'quantity' ? outcome.quantity : undefined };
+}
 
 interface GraphNode {
   /** Nodes whose results this one needs. */
   sources: readonly SlateNode[];
-  readonly users: Set<SlateNode>;
+  /** Nodes that have this one among their sources, each once. */
+  readonly users: SlateNode[];
   result: LineResult;
+  /** `result` as its users are given it. */
+  resolved: Resolved;
   /** Number of the recalculation that last met this node, and what it still waits for in it. */
   round: number;
   waiting: number;
@@ -33,6 +44,8 @@ export interface LineNode extends GraphNode {
   readonly kind: 'line';
   readonly line: SlateLine;
   readonly parsed: Parsed;
+  /** The entry with its fixed parts worked out; what is evaluated. Undefined when the line is in error as it stands. */
+  readonly folded: Entry | undefined;
   readonly references: References;
   /** Place in the order of the slate. */
   index: number;

@@ -1,3 +1,4 @@
+import type { Resolved } from '../evaluate/scope.ts';
 import { equalValue } from '../number/value.ts';
 import type { LineResult, SlateNode } from './node.ts';
 
@@ -18,12 +19,8 @@ export function recalculate(
   const changed: SlateNode[] = [];
   for (let next = 0; next < ready.length; next += 1) {
     const node = ready[next] as SlateNode;
-    const before = node.result;
-    if (node.stale) {
-      node.result = work(node);
-      node.stale = false;
-    }
-    const differs = node.result !== before && !sameResult(before, node.result);
+    const differs = node.stale && setResult(node, work(node));
+    node.stale = false;
     if (differs) changed.push(node);
     for (const user of node.users) {
       if (differs) user.stale = true;
@@ -32,6 +29,19 @@ export function recalculate(
     }
   }
   return { changed, stuck: ready.length === affected.length ? [] : affected.filter((node) => node.waiting > 0) };
+}
+
+const FAILED: Resolved = { ok: false };
+
+/**
+ * Gives a node its result, and what its users are to be given of it. A result that comes to the same leaves the old one
+ * in place: whoever holds it sees that nothing changed, and the new one is gone at once. Tells whether it differed.
+ */
+export function setResult(node: SlateNode, result: LineResult): boolean {
+  if (result === node.result || sameResult(node.result, result)) return false;
+  node.result = result;
+  node.resolved = result.ok && result.quantity !== undefined ? (result as Resolved) : FAILED;
+  return true;
 }
 
 /** The start nodes and all their users, near and far, with the count of sources each waits for. */

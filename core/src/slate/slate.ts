@@ -1,12 +1,13 @@
 import { makeIssue } from '../base/issue.ts';
 import { evaluate } from '../evaluate/evaluate.ts';
+import { foldEntry } from '../evaluate/fold.ts';
 import type { Resolved, Scope } from '../evaluate/scope.ts';
 import { parse } from '../notation/parser.ts';
 import type { ScanOptions } from '../notation/scanner.ts';
 import { addValue, negateValue } from '../number/value.ts';
 import { kindOf } from '../units/dimension.ts';
-import type { LineNode, LineResult, MarkNode, SlateLine, SlateNode } from './node.ts';
-import { circleThrough, recalculate } from './recalculate.ts';
+import { lineResult, type LineNode, type LineResult, type MarkNode, type SlateLine, type SlateNode } from './node.ts';
+import { circleThrough, recalculate, setResult } from './recalculate.ts';
 import { referencesOf } from './references.ts';
 
 const NOT_YET: LineResult = { ok: false, issue: makeIssue('entry.empty', { start: 0, end: 0 }, {}) };
@@ -36,6 +37,7 @@ export class Slate {
   readonly #usersOfMark = new Map<string, Set<LineNode>>();
   readonly #runUsers = new Set<LineNode>();
   readonly #circles = new Set<LineNode>();
+  #inOrder: readonly SlateNode[] | undefined;
 
   constructor(options: ScanOptions = {}) {
     this.#options = options;
@@ -67,7 +69,7 @@ export class Slate {
     const stale = new Set<SlateNode>();
     if (before) this.#detach(before, stale);
     const node = this.#makeNode(line);
-    if (before) node.result = before.result;
+    if (before) setResult(node, before.result);
     this.#insert(node);
     this.#attach(node, stale);
     return this.#settle(stale, node);
@@ -80,6 +82,25 @@ export class Slate {
     const stale = new Set<SlateNode>();
     this.#detach(node, stale);
     return this.#settle(stale);
+  }
+
+  /** Works every line out again, in an order that is kept for as long as no line changes. */
+  recalculateAll(): void {
+    this.#inOrder ??= this.#dependencyOrder();
+    for (const node of this.#inOrder) setResult(node, this.#work(node));
+  }
+
+  /** Every node after all its sources. There are no circles: the lines on one have no sources. */
+  #dependencyOrder(): readonly SlateNode[] {
+    const nodes: SlateNode[] = [...this.#order, ...this.#marks.values()];
+    for (const node of nodes) node.waiting = node.sources.length;
+    const ordered = nodes.filter((node) => node.waiting === 0);
+    for (let next = 0; next < ordered.length; next += 1)
+      for (const user of (ordered[next] as SlateNode).users) {
+        user.waiting -= 1;
+        if (user.waiting === 0) ordered.push(user);
+      }
+    return ordered;
   }
 
   /** One line as it stands. */
@@ -123,17 +144,17 @@ export class Slate {
    */
   scope(hidden?: string): Scope {
     const shown = (node: LineNode | undefined) =>
-      node === undefined || node.line.id === hidden ? undefined : resolve(node);
+      node === undefined || node.line.id === hidden ? undefined : node.resolved;
     return {
       mark: (name) => {
         const mark = this.#marks.get(name);
-        return mark && mark.assignments.length > 0 ? resolve(mark) : undefined;
+        return mark && mark.assignments.length > 0 ? mark.resolved : undefined;
       },
       line: (number) => shown(this.#byNumber.get(number)),
       run: (from, to) =>
         this.#run(from, to)
           ?.filter((node) => node.line.id !== hidden)
-          .map(resolve),
+          .map((node) => node.resolved),
       last: () => shown(this.#lastLanded(hidden)),
       names: () => [...this.#marks.values()].map((mark) => mark.name),
     };
@@ -163,12 +184,14 @@ export class Slate {
       kind: 'line',
       line,
       parsed,
+      folded: parsed.entry && parsed.issues.length === 0 ? foldEntry(parsed.entry, line.source) : undefined,
       references: referencesOf(parsed.entry),
       index: 0,
       circle: undefined,
       sources: [],
-      users: new Set(),
+      users: [],
       result: NOT_YET,
+      resolved: FAILED,
       round: 0,
       waiting: 0,
       stale: true,
@@ -225,8 +248,9 @@ export class Slate {
         name,
         assignments: [],
         sources: [],
-        users: new Set(),
+        users: [],
         result: NOT_YET,
+        resolved: FAILED,
         round: 0,
         waiting: 0,
         stale: true,
@@ -283,6 +307,7 @@ export class Slate {
    * the line that was touched if the circle runs through it, else the first met.
    */
   #settle(stale: Set<SlateNode>, touched?: LineNode): readonly string[] {
+    this.#inOrder = undefined;
     for (const node of this.#circles) stale.add(node);
     this.#circles.clear();
     for (const node of stale) {
@@ -312,7 +337,11 @@ export class Slate {
   }
 
   #unlink(node: SlateNode): void {
-    for (const source of node.sources) source.users.delete(node);
+    for (const source of node.sources) {
+      const { users } = source;
+      users[users.indexOf(node)] = users[users.length - 1] as SlateNode;
+      users.pop();
+    }
     node.sources = [];
   }
 
@@ -321,7 +350,7 @@ export class Slate {
     if (node.kind === 'line') node.circle = undefined;
     const sources = new Set(node.kind === 'mark' ? node.assignments.slice(-1) : this.#sourcesOf(node));
     node.sources = [...sources];
-    for (const source of sources) source.users.add(node);
+    for (const source of sources) source.users.push(node);
   }
 
   #sourcesOf(node: LineNode): SlateNode[] {
@@ -353,14 +382,13 @@ export class Slate {
   #work(node: SlateNode): LineResult {
     if (node.kind === 'mark') return node.assignments[node.assignments.length - 1]?.result ?? NOT_YET;
     if (node.circle) return { ok: false, issue: node.circle };
-    const { entry, issues, source } = node.parsed;
-    const [issue] = issues;
-    if (entry === undefined || issue !== undefined) return { ok: false, issue: issue ?? NOT_YET_ISSUE };
-    const result = evaluate(entry, source, this.#ownScope);
+    const entry = node.folded;
+    if (entry === undefined) return { ok: false, issue: node.parsed.issues[0] ?? NOT_YET_ISSUE };
+    const result = evaluate(entry, node.parsed.source, this.#ownScope);
     if (!result.ok) return result;
     const outcome = result.value;
     if (entry.assignment === undefined || entry.assignment.operator === 'keep' || outcome.kind === 'answer')
-      return { ok: true, outcome };
+      return lineResult(outcome);
     const before = this.#previousAssignment(node)?.result;
     if (before === undefined)
       return { ok: false, issue: makeIssue('name.unknown', entry.assignment, { name: entry.assignment.name }) };
@@ -374,7 +402,7 @@ export class Slate {
         issue: makeIssue('kind.add', entry.expr, { left: kindOf(dimension), right: kindOf(quantity.dimension) }),
       };
     const sum = addValue(value, entry.assignment.operator === 'add' ? quantity.value : negateValue(quantity.value));
-    return { ok: true, outcome: { kind: 'quantity', quantity: { value: sum, dimension } } };
+    return lineResult({ kind: 'quantity', quantity: { value: sum, dimension } });
   }
 
   /** Made once: every line of the slate is worked out in it. A line on the slate has no `last`: that was bound when it landed. */
@@ -395,11 +423,6 @@ function usersIn<K>(map: Map<K, Set<LineNode>>, key: K): Set<LineNode> {
 function compareNodes(a: LineNode, b: LineNode): number {
   if (a.line.position !== b.line.position) return a.line.position < b.line.position ? -1 : 1;
   return a.line.id < b.line.id ? -1 : a.line.id > b.line.id ? 1 : 0;
-}
-
-function resolve(node: SlateNode): Resolved {
-  const { result } = node;
-  return result.ok && result.outcome.kind === 'quantity' ? { ok: true, quantity: result.outcome.quantity } : FAILED;
 }
 
 function worked(node: LineNode): WorkedLine {

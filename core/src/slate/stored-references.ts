@@ -14,15 +14,15 @@ export function toStored(
   options: ScanOptions = {},
 ): string {
   if (!source.includes('#')) return source;
-  const { kinds, starts, ends, values } = scan(source, options);
+  const { count, kinds, starts, ends, values } = scan(source, options);
   let stored = '';
   let done = 0;
-  kinds.forEach((kind, index) => {
-    const id = kind === LINE ? idOf(values[index] as number) : undefined;
-    if (id === undefined) return;
+  for (let index = 0; index < count; index += 1) {
+    const id = kinds[index] === LINE ? idOf(values[index] as number) : undefined;
+    if (id === undefined) continue;
     stored += `${source.slice(done, starts[index])}#{${id}}`;
     done = ends[index] as number;
-  });
+  }
   return stored + source.slice(done);
 }
 
