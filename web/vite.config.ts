@@ -14,5 +14,6 @@ export default defineConfig({
     }),
   ],
   server: { host: '127.0.0.1', proxy: { '/api': 'http://127.0.0.1:4600' } },
+  worker: { format: 'es' },
   build: { target: 'es2022', modulePreload: { polyfill: false } },
 });

@@ -1,6 +1,5 @@
 import type { Issue } from '../base/issue.ts';
 import type { Outcome } from '../evaluate/evaluate.ts';
-import type { Resolved } from '../evaluate/scope.ts';
 import type { Entry } from '../notation/ast.ts';
 import type { Parsed } from '../notation/parser.ts';
 import type { Quantity } from '../units/quantity.ts';
@@ -30,9 +29,11 @@ interface GraphNode {
   sources: readonly SlateNode[];
   /** Nodes that have this one among their sources, each once. */
   readonly users: SlateNode[];
+  /** Where its value stands in the columns, when it is small and rational. */
+  readonly slot: number;
+  /** The result as an object. Behind the columns while `isMade` is false: they are worked on, and objects made when asked for. */
   result: LineResult;
-  /** `result` as its users are given it. */
-  resolved: Resolved;
+  isMade: boolean;
   /** Number of the recalculation that last met this node, and what it still waits for in it. */
   round: number;
   waiting: number;

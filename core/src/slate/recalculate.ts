@@ -1,4 +1,3 @@
-import type { Resolved } from '../evaluate/scope.ts';
 import { equalValue } from '../number/value.ts';
 import type { LineResult, SlateNode } from './node.ts';
 
@@ -7,19 +6,19 @@ let rounds = 0;
 /**
  * Works out again what hangs on the given nodes, each after everything it needs, and nothing else. A node whose sources
  * all came out as before is passed over. No recursion: a chain may be as long as the slate.
- * @param work gives the result of one node from its sources' results
+ * @param work gives one node its result from its sources' results, and tells whether it came out otherwise than before
  * @returns the nodes whose results changed, and those left over because they lie on a circle or hang on one
  */
 export function recalculate(
   start: Iterable<SlateNode>,
-  work: (node: SlateNode) => LineResult,
+  work: (node: SlateNode) => boolean,
 ): { readonly changed: readonly SlateNode[]; readonly stuck: readonly SlateNode[] } {
   const affected = gather(start);
   const ready = affected.filter((node) => node.waiting === 0);
   const changed: SlateNode[] = [];
   for (let next = 0; next < ready.length; next += 1) {
     const node = ready[next] as SlateNode;
-    const differs = node.stale && setResult(node, work(node));
+    const differs = node.stale && work(node);
     node.stale = false;
     if (differs) changed.push(node);
     for (const user of node.users) {
@@ -29,19 +28,6 @@ export function recalculate(
     }
   }
   return { changed, stuck: ready.length === affected.length ? [] : affected.filter((node) => node.waiting > 0) };
-}
-
-const FAILED: Resolved = { ok: false };
-
-/**
- * Gives a node its result, and what its users are to be given of it. A result that comes to the same leaves the old one
- * in place: whoever holds it sees that nothing changed, and the new one is gone at once. Tells whether it differed.
- */
-export function setResult(node: SlateNode, result: LineResult): boolean {
-  if (result === node.result || sameResult(node.result, result)) return false;
-  node.result = result;
-  node.resolved = result.ok && result.quantity !== undefined ? (result as Resolved) : FAILED;
-  return true;
 }
 
 /** The start nodes and all their users, near and far, with the count of sources each waits for. */

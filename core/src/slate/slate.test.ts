@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readQuantity } from '../reading/read-quantity.ts';
-import type { SlateLine } from './node.ts';
+import { evaluate } from '../evaluate/evaluate.ts';
+import { lineResult, type SlateLine } from './node.ts';
 import { sameResult } from './recalculate.ts';
 import { Slate } from './slate.ts';
 
@@ -166,6 +167,67 @@ describe('changes one by one', () => {
       }),
       { numRuns: 1500 },
     );
+  });
+});
+
+describe('the columns of the slate', () => {
+  const sizes = fc
+    .tuple(fc.nat({ max: 50 }), fc.integer({ min: 1, max: 63 }), fc.constantFrom(2, 16, 64, 3, 7))
+    .map(([a, n, d]) => `${a}' ${n % d}/${d}"`);
+  const part = fc.oneof(
+    sizes,
+    sizes,
+    fc.integer({ min: 1, max: 20 }).map((n) => `#${n}`),
+    fc.integer({ min: 1, max: 20 }).map((n) => `(#${n} * 2 / 3)`),
+    fc.constantFrom('2', '#1 / #2', '(5 kg)', '30°', 'sqrt(2)', '9007199254740993"', '0"', '-#3'),
+  );
+  const line = fc.tuple(part, fc.constantFrom(' + ', ' - ', ' * ', ' / ', ' of '), part).map((parts) => parts.join(''));
+
+  it('come to what the tree comes to, for every line', () => {
+    fc.assert(
+      fc.property(fc.array(line, { minLength: 5, maxLength: 20 }), (sources) => {
+        const slate = aSlate(...sources);
+        slate.recalculateAll();
+        const scope = { ...slate.scope(), last: () => undefined };
+        for (const { line: shown, parsed, result } of slate.lines()) {
+          if (
+            parsed.entry === undefined ||
+            parsed.issues.length > 0 ||
+            (!result.ok && result.issue.code === 'line.circle')
+          )
+            continue;
+          const byTree = evaluate(parsed.entry, shown.source, scope);
+          if (byTree.ok) expect(sameResult(result, lineResult(byTree.value)), shown.source).toBe(true);
+          else expect(!result.ok && result.issue.code, shown.source).toBe(byTree.issue.code);
+        }
+      }),
+      { numRuns: 1500 },
+    );
+  });
+
+  it('are left where a value outgrows them, and taken up again', () => {
+    const slate = aSlate(`1'`, '#1 * 9007199254740991', '#2 * 3', '#3 / 9007199254740991');
+    expect(readings(slate).at(-1)).toBe('3′');
+    expect(slate.heavyLines()).toBeGreaterThan(0);
+    slate.put(aLine(2, '#1 * 2'));
+    expect(readings(slate)[2]).toBe('6′');
+  });
+});
+
+describe('a slate worked out elsewhere', () => {
+  it('takes over results and shows them as if it had worked them out', () => {
+    const here = aSlate(`5'`, 'rail = #1 / 3', 'rail * 2');
+    const there = aSlate(`5'`, 'rail = #1 / 3', 'rail * 2');
+    here.putLater(aLine(1, `6'`));
+    here.putLater(aLine(4, '#3 + 1"'));
+    expect(readings(here)[2]).toBe('3′ 4″');
+    there.put(aLine(1, `6'`));
+    there.put(aLine(4, '#3 + 1"'));
+    here.accept(there.lines().map(({ line, result }) => [line.id, structuredClone(result)]));
+    expect(readings(here)).toEqual(readings(there));
+    expect(here.scope().mark('rail')).toMatchObject({ ok: true });
+    here.removeLater('line-1');
+    expect(here.lines()).toHaveLength(3);
   });
 });
 

@@ -4,10 +4,13 @@ import { foldEntry } from '../evaluate/fold.ts';
 import type { Resolved, Scope } from '../evaluate/scope.ts';
 import { parse } from '../notation/parser.ts';
 import type { ScanOptions } from '../notation/scanner.ts';
+import { makeRational } from '../number/rational.ts';
 import { addValue, negateValue } from '../number/value.ts';
 import { kindOf } from '../units/dimension.ts';
+import type { Quantity } from '../units/quantity.ts';
 import { lineResult, type LineNode, type LineResult, type MarkNode, type SlateLine, type SlateNode } from './node.ts';
-import { circleThrough, recalculate, setResult } from './recalculate.ts';
+import { Columns, CHANGED, compile, LEFT_TO_THE_TREE, type SlotFinder } from './program.ts';
+import { circleThrough, recalculate, sameResult } from './recalculate.ts';
 import { referencesOf } from './references.ts';
 
 const NOT_YET: LineResult = { ok: false, issue: makeIssue('entry.empty', { start: 0, end: 0 }, {}) };
@@ -27,6 +30,7 @@ export interface WorkedLine {
  */
 export class Slate {
   readonly #options: ScanOptions;
+  #columns = new Columns();
   readonly #nodes = new Map<string, LineNode>();
   readonly #byNumber = new Map<number, LineNode>();
   readonly #marks = new Map<string, MarkNode>();
@@ -38,6 +42,7 @@ export class Slate {
   readonly #runUsers = new Set<LineNode>();
   readonly #circles = new Set<LineNode>();
   #inOrder: readonly SlateNode[] | undefined;
+  #isDeferred = false;
 
   constructor(options: ScanOptions = {}) {
     this.#options = options;
@@ -45,6 +50,7 @@ export class Slate {
 
   /** Replaces everything. */
   load(lines: readonly SlateLine[]): void {
+    this.#columns = new Columns();
     this.#nodes.clear();
     this.#byNumber.clear();
     this.#marks.clear();
@@ -69,7 +75,7 @@ export class Slate {
     const stale = new Set<SlateNode>();
     if (before) this.#detach(before, stale);
     const node = this.#makeNode(line);
-    if (before) setResult(node, before.result);
+    if (before) this.#setResult(node, this.#resultOf(before));
     this.#insert(node);
     this.#attach(node, stale);
     return this.#settle(stale, node);
@@ -84,10 +90,53 @@ export class Slate {
     return this.#settle(stale);
   }
 
+  /**
+   * How many lines hold a value that is not small and rational. Past a few hundred a change may take longer than a
+   * frame: such a slate is kept by a worker, and this one is told what came out (`putLater`, `removeLater`, `accept`).
+   */
+  heavyLines(): number {
+    let count = 0;
+    for (const { slot, result, isMade } of this.#order)
+      if (this.#columns.isSmall[slot] === 0 && isMade && result.ok && result.outcome.kind === 'quantity') count += 1;
+    return count;
+  }
+
+  /** As `put`, but nothing is worked out: results stay as they are until `accept` brings others. */
+  putLater(line: SlateLine): void {
+    this.#later(() => this.put(line));
+  }
+
+  /** As `load`, but nothing is worked out: every line stands without a result until `accept` brings one. */
+  loadLater(lines: readonly SlateLine[]): void {
+    this.#later(() => {
+      this.load(lines);
+    });
+  }
+
+  /** As `remove`, but nothing is worked out. */
+  removeLater(id: string): void {
+    this.#later(() => this.remove(id));
+  }
+
+  #later(change: () => void): void {
+    this.#isDeferred = true;
+    change();
+    this.#isDeferred = false;
+  }
+
+  /** Takes over results that were worked out elsewhere, from the same lines. */
+  accept(results: readonly (readonly [id: string, result: LineResult])[]): void {
+    for (const [id, result] of results) {
+      const node = this.#nodes.get(id);
+      if (node) this.#setResult(node, result);
+    }
+    for (const mark of this.#marks.values()) this.#setResult(mark, this.#work(mark));
+  }
+
   /** Works every line out again, in an order that is kept for as long as no line changes. */
   recalculateAll(): void {
     this.#inOrder ??= this.#dependencyOrder();
-    for (const node of this.#inOrder) setResult(node, this.#work(node));
+    for (const node of this.#inOrder) this.#rework(node);
   }
 
   /** Every node after all its sources. There are no circles: the lines on one have no sources. */
@@ -106,17 +155,17 @@ export class Slate {
   /** One line as it stands. */
   line(id: string): WorkedLine | undefined {
     const node = this.#nodes.get(id);
-    return node && worked(node);
+    return node && this.#worked(node);
   }
 
   lineNumbered(number: number): WorkedLine | undefined {
     const node = this.#byNumber.get(number);
-    return node && worked(node);
+    return node && this.#worked(node);
   }
 
   /** All lines, in the order they stand. */
   lines(): readonly WorkedLine[] {
-    return this.#order.map(worked);
+    return this.#order.map((node) => this.#worked(node));
   }
 
   /** Lines whose own text uses this line, in the order they stand. */
@@ -135,7 +184,7 @@ export class Slate {
   marks(): readonly { readonly name: string; readonly result: LineResult }[] {
     return [...this.#marks.values()]
       .filter((mark) => mark.assignments.length > 0)
-      .map(({ name, result }) => ({ name, result }));
+      .map((mark) => ({ name: mark.name, result: this.#resultOf(mark) }));
   }
 
   /**
@@ -144,17 +193,17 @@ export class Slate {
    */
   scope(hidden?: string): Scope {
     const shown = (node: LineNode | undefined) =>
-      node === undefined || node.line.id === hidden ? undefined : node.resolved;
+      node === undefined || node.line.id === hidden ? undefined : this.#resolve(node);
     return {
       mark: (name) => {
         const mark = this.#marks.get(name);
-        return mark && mark.assignments.length > 0 ? mark.resolved : undefined;
+        return mark && mark.assignments.length > 0 ? this.#resolve(mark) : undefined;
       },
       line: (number) => shown(this.#byNumber.get(number)),
       run: (from, to) =>
         this.#run(from, to)
           ?.filter((node) => node.line.id !== hidden)
-          .map((node) => node.resolved),
+          .map((node) => this.#resolve(node)),
       last: () => shown(this.#lastLanded(hidden)),
       names: () => [...this.#marks.values()].map((mark) => mark.name),
     };
@@ -190,8 +239,9 @@ export class Slate {
       circle: undefined,
       sources: [],
       users: [],
+      slot: this.#columns.take(),
       result: NOT_YET,
-      resolved: FAILED,
+      isMade: true,
       round: 0,
       waiting: 0,
       stale: true,
@@ -249,8 +299,9 @@ export class Slate {
         assignments: [],
         sources: [],
         users: [],
+        slot: this.#columns.take(),
         result: NOT_YET,
-        resolved: FAILED,
+        isMade: true,
         round: 0,
         waiting: 0,
         stale: true,
@@ -267,6 +318,7 @@ export class Slate {
     this.#unlink(node);
     this.#unregister(node);
     this.#disturb(node, stale);
+    this.#columns.release(node.slot);
     const assignment = node.parsed.entry?.assignment;
     if (assignment) {
       const list = this.#assignmentsOf(assignment.name);
@@ -315,8 +367,9 @@ export class Slate {
       else this.#link(node);
     }
     const changed = new Set<SlateNode>();
+    if (this.#isDeferred) return [];
     for (;;) {
-      const round = recalculate(stale, (node) => this.#work(node));
+      const round = recalculate(stale, this.#rework);
       for (const node of round.changed) changed.add(node);
       if (round.stuck.length === 0) break;
       const inCircle = [...(touched ? [touched] : []), ...round.stuck].find(
@@ -333,6 +386,7 @@ export class Slate {
     const names = chain.map((step) => (step.kind === 'line' ? `#${step.line.number}` : step.name)).join(' → ');
     this.#unlink(node);
     node.circle = makeIssue('line.circle', { start: 0, end: node.line.source.length }, { chain: names });
+    this.#columns.setProgram(node.slot, undefined);
     this.#circles.add(node);
   }
 
@@ -351,6 +405,7 @@ export class Slate {
     const sources = new Set(node.kind === 'mark' ? node.assignments.slice(-1) : this.#sourcesOf(node));
     node.sources = [...sources];
     for (const source of sources) source.users.push(node);
+    this.#columns.setProgram(node.slot, this.#programOf(node));
   }
 
   #sourcesOf(node: LineNode): SlateNode[] {
@@ -379,8 +434,66 @@ export class Slate {
     return list[list.indexOf(node) - 1];
   }
 
+  /** The program of a node that can be worked out in the columns: any line but a posting, and a mark as what was kept last. */
+  #programOf(node: SlateNode): readonly number[] | undefined {
+    if (node.kind === 'mark' || node.circle || node.folded === undefined) return undefined;
+    const operator = node.folded.assignment?.operator;
+    return operator === undefined || operator === 'keep' ? compile(node.folded.expr, this.#slots) : undefined;
+  }
+
+  readonly #slots: SlotFinder = {
+    line: (number) => this.#byNumber.get(number)?.slot,
+    mark: (name) => this.#marks.get(name)?.slot,
+  };
+
+  /** Works one node out again, in the columns where that will do. Tells whether its result came out otherwise. */
+  readonly #rework = (node: SlateNode): boolean => {
+    const went = this.#columns.run(node.slot);
+    if (went === LEFT_TO_THE_TREE) return this.#setResult(node, this.#work(node));
+    if (went === CHANGED) node.isMade = false;
+    return went === CHANGED;
+  };
+
+  /**
+   * Gives a node its result. One that comes to the same leaves the old object in place: whoever holds it sees that
+   * nothing changed. Tells whether it differed.
+   */
+  #setResult(node: SlateNode, result: LineResult): boolean {
+    const before = this.#resultOf(node);
+    if (result === before || sameResult(before, result)) return false;
+    node.result = result;
+    const { slot } = node;
+    const value = result.ok ? result.quantity?.value : undefined;
+    if (result.ok && value?.kind === 'rational' && typeof value.num === 'number' && typeof value.den === 'number')
+      this.#columns.put(slot, value.num, value.den, (result.quantity as Quantity).dimension);
+    else this.#columns.isSmall[slot] = 0;
+    return true;
+  }
+
+  #resultOf(node: SlateNode): LineResult {
+    if (node.isMade) return node.result;
+    const { num, den, dimension } = this.#columns;
+    const value = makeRational(num[node.slot] as number, den[node.slot] as number);
+    node.result = lineResult({ kind: 'quantity', quantity: { value, dimension: dimension[node.slot] as number } });
+    node.isMade = true;
+    return node.result;
+  }
+
+  /** What an entry that uses the node is given of it. */
+  #resolve(node: SlateNode): Resolved {
+    const result = this.#resultOf(node);
+    return result.ok && result.quantity !== undefined ? (result as Resolved) : FAILED;
+  }
+
+  #worked(node: LineNode): WorkedLine {
+    return { line: node.line, parsed: node.parsed, result: this.#resultOf(node) };
+  }
+
   #work(node: SlateNode): LineResult {
-    if (node.kind === 'mark') return node.assignments[node.assignments.length - 1]?.result ?? NOT_YET;
+    if (node.kind === 'mark') {
+      const last = node.assignments[node.assignments.length - 1];
+      return last === undefined ? NOT_YET : this.#resultOf(last);
+    }
     if (node.circle) return { ok: false, issue: node.circle };
     const entry = node.folded;
     if (entry === undefined) return { ok: false, issue: node.parsed.issues[0] ?? NOT_YET_ISSUE };
@@ -389,7 +502,8 @@ export class Slate {
     const outcome = result.value;
     if (entry.assignment === undefined || entry.assignment.operator === 'keep' || outcome.kind === 'answer')
       return lineResult(outcome);
-    const before = this.#previousAssignment(node)?.result;
+    const previous = this.#previousAssignment(node);
+    const before = previous && this.#resultOf(previous);
     if (before === undefined)
       return { ok: false, issue: makeIssue('name.unknown', entry.assignment, { name: entry.assignment.name }) };
     if (!before.ok || before.outcome.kind === 'answer')
@@ -423,8 +537,4 @@ function usersIn<K>(map: Map<K, Set<LineNode>>, key: K): Set<LineNode> {
 function compareNodes(a: LineNode, b: LineNode): number {
   if (a.line.position !== b.line.position) return a.line.position < b.line.position ? -1 : 1;
   return a.line.id < b.line.id ? -1 : a.line.id > b.line.id ? 1 : 0;
-}
-
-function worked(node: LineNode): WorkedLine {
-  return { line: node.line, parsed: node.parsed, result: node.result };
 }

@@ -15,7 +15,6 @@ import {
   fromStored,
   parse,
   parseRational,
-  Slate,
   toStored,
   type ReadingStyle,
   type Scope,
@@ -27,6 +26,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { call, RequestFailure } from '../../adapters/api-client.ts';
 import { remember, remembered } from '../../adapters/local-memory.ts';
 import { Outbox, type KeepState } from './outbox.ts';
+import { SlateKeeper } from './slate-keeper.ts';
 import { UndoStack, type Inverse, type LineContent } from './undo-stack.ts';
 
 /** A line as it stands on the slate: what is stored, as shown, worked out. */
@@ -59,7 +59,7 @@ export const useJobStore = defineStore('job', () => {
   const keepState = computed<KeepState>(() => outbox.value?.state.value ?? { kind: 'kept' });
   const style = computed<ReadingStyle>(() => styleOf(job.value));
 
-  let slate = new Slate();
+  let keeper = new SlateKeeper(DEFAULT_STYLE, () => undefined);
   let lines = new Map<string, LineWire>();
   /** The change of ours that a line's stored state comes from, while its revision is not known yet. */
   const pendingChange = new Map<string, string>();
@@ -84,14 +84,14 @@ export const useJobStore = defineStore('job', () => {
       remember('job', jobId);
       nextNumber = rest.nextNumber;
       lines = new Map(loaded.map((line) => [line.id, line]));
-      slate = new Slate(styleOf(rest));
+      keeper = new SlateKeeper(styleOf(rest), showChanged);
       pendingChange.clear();
       outbox.value = new Outbox(jobId, settle);
       undoStack = new UndoStack(jobId);
       undoSays.value = undoStack.top()?.says;
       conflicts.value = [];
       changed.value = new Set();
-      slate.load(loaded.filter((line) => !line.deleted).map(toSlateLine));
+      keeper.load(loaded.filter((line) => !line.deleted).map(toSlateLine));
       showRows();
     });
   }
@@ -107,7 +107,8 @@ export const useJobStore = defineStore('job', () => {
 
   const numberOf = (id: string) => lines.get(id)?.number;
   const shownSource = (line: LineWire) => fromStored(line.source, numberOf);
-  const stored = (source: string) => toStored(source, (number) => slate.lineNumbered(number)?.line.id, style.value);
+  const stored = (source: string) =>
+    toStored(source, (number) => keeper.slate.lineNumbered(number)?.line.id, style.value);
 
   function toSlateLine(line: LineWire) {
     return { id: line.id, number: line.number, position: line.position, source: shownSource(line) };
@@ -120,8 +121,13 @@ export const useJobStore = defineStore('job', () => {
       .map((line) => ({
         line,
         entry: withLabel(line.label, shownSource(line)),
-        worked: slate.line(line.id) as WorkedLine,
+        worked: keeper.slate.line(line.id) as WorkedLine,
       }));
+  }
+
+  function showChanged(ids: readonly string[]): void {
+    changed.value = new Set(ids);
+    showRows();
   }
 
   /** Puts a line in its new state everywhere at once: store, slate and rows. */
@@ -130,8 +136,9 @@ export const useJobStore = defineStore('job', () => {
     lines.set(line.id, line);
     nextNumber = Math.max(nextNumber, line.number + 1);
     // A line that got another number is written so in every entry that uses it.
-    if (renumbered) slate.load([...lines.values()].filter((one) => !one.deleted).map(toSlateLine));
-    else changed.value = new Set(line.deleted ? slate.remove(line.id) : slate.put(toSlateLine(line)));
+    if (renumbered) keeper.load([...lines.values()].filter((one) => !one.deleted).map(toSlateLine));
+    else if (line.deleted) keeper.remove(line.id);
+    else keeper.put(toSlateLine(line));
     showRows();
   }
 
@@ -182,7 +189,7 @@ export const useJobStore = defineStore('job', () => {
 
   /** Puts an entry on the slate, at its foot. */
   function land(entry: string): void {
-    const lastNumber = slate.lastNumber();
+    const lastNumber = keeper.slate.lastNumber();
     const { label, source } = splitLabel(
       lastNumber === undefined ? entry : bindLast(entry, lastNumber, style.value),
       style.value,
@@ -249,7 +256,7 @@ export const useJobStore = defineStore('job', () => {
 
   /** What an entry may refer to; while a line is edited it does not see itself. */
   function scope(editedLineId?: string): Scope {
-    return slate.scope(editedLineId);
+    return keeper.slate.scope(editedLineId);
   }
 
   return {

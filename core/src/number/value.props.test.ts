@@ -1,0 +1,146 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { midpoint, radius } from './approximation.ts';
+import { piFixed } from './elementary.ts';
+import { PI, squareFree, termsOf } from './radical.ts';
+import { compareRational, makeRational, subtractRational, type Rational } from './rational.ts';
+import {
+  addValue,
+  approximate,
+  compareValue,
+  divideValue,
+  equalValue,
+  isExact,
+  isZero,
+  multiplyValue,
+  negateValue,
+  roundValue,
+  signOfValue,
+  sqrtValue,
+  subtractValue,
+  valueToNumber,
+  type Value,
+} from './value.ts';
+
+const rational = fc
+  .tuple(fc.integer({ min: -60, max: 60 }), fc.integer({ min: 1, max: 24 }))
+  .map(([n, d]): Value => makeRational(n, d));
+const root = fc.integer({ min: 2, max: 30 }).map((n): Value => sqrtValue(makeRational(n)));
+
+/** Sums of up to two terms, with roots and π: every operation on them stays exact or says that it does not. */
+const exact: fc.Arbitrary<Value> = fc.oneof(
+  rational,
+  fc.tuple(rational, root).map(([a, b]) => multiplyValue(a, b)),
+  fc.tuple(rational, rational, root).map(([a, b, c]) => addValue(a, multiplyValue(b, c))),
+  fc.tuple(rational, rational).map(([a, b]) => addValue(a, multiplyValue(b, PI))),
+);
+
+describe('exact values', () => {
+  it('keep the laws of algebra', () => {
+    fc.assert(
+      fc.property(exact, exact, exact, (a, b, c) => {
+        const same = (x: Value, y: Value) => {
+          if (isExact(x) && isExact(y)) expect(equalValue(x, y)).toBe(true);
+          else expect(compareValue(x, y)).toBe(0);
+        };
+        same(addValue(a, b), addValue(b, a));
+        same(addValue(addValue(a, b), c), addValue(a, addValue(b, c)));
+        same(multiplyValue(a, b), multiplyValue(b, a));
+        same(multiplyValue(a, addValue(b, c)), addValue(multiplyValue(a, b), multiplyValue(a, c)));
+        same(subtractValue(addValue(a, b), b), a);
+        expect(isZero(addValue(a, negateValue(a)))).toBe(true);
+        if (!isZero(b)) same(multiplyValue(divideValue(a, b), b), a);
+      }),
+      { numRuns: 1500 },
+    );
+  });
+
+  it('divide exactly by one term and by a + b√n, and then multiply back to the same', () => {
+    fc.assert(
+      fc.property(exact, rational, rational, root, (a, p, q, r) => {
+        const divisor = addValue(p, multiplyValue(q, r));
+        if (isZero(divisor)) return;
+        const quotient = divideValue(a, divisor);
+        expect(isExact(quotient)).toBe(true);
+        expect(equalValue(multiplyValue(quotient, divisor), a)).toBe(true);
+      }),
+    );
+  });
+
+  it('are ordered as their doubles are, wherever those can tell', () => {
+    fc.assert(
+      fc.property(exact, exact, (a, b) => {
+        const [x, y] = [valueToNumber(a), valueToNumber(b)];
+        if (Math.abs(x - y) > 1e-9) expect(compareValue(a, b)).toBe(x > y ? 1 : -1);
+        else if (equalValue(a, b)) expect(compareValue(a, b)).toBe(0);
+        expect(signOfValue(subtractValue(a, b))).toBe(compareValue(a, b));
+      }),
+      { numRuns: 1000 },
+    );
+  });
+
+  it('have the square that they are the root of', () => {
+    fc.assert(
+      fc.property(fc.nat({ max: 100_000 }), fc.integer({ min: 1, max: 100_000 }), (n, d) => {
+        const value = makeRational(n, d);
+        const side = sqrtValue(value);
+        expect(equalValue(multiplyValue(side, side), value)).toBe(true);
+        if (side.kind === 'radical')
+          for (const { radicand } of termsOf(side))
+            expect(squareFree(radicand)).toEqual({ square: 1n, free: radicand });
+      }),
+    );
+  });
+
+  it('round the same as their digits far out, whatever the direction', () => {
+    fc.assert(
+      fc.property(exact, fc.constantFrom('nearest', 'up', 'down'), (a, direction) => {
+        const { whole, side } = roundValue(a, direction);
+        const near = valueToNumber(a);
+        const gap = near - Number(whole);
+        if (Math.abs(gap) > 1e-9) expect(side).toBe(Math.sign(gap) === Math.sign(near) ? 1 : -1);
+        if (direction === 'nearest') expect(Math.abs(gap)).toBeLessThanOrEqual(0.5 + 1e-9);
+        else expect(Math.abs(gap)).toBeLessThan(1 + 1e-9);
+      }),
+      { numRuns: 1000 },
+    );
+  });
+});
+
+describe('sums past eight terms', () => {
+  it('become approximations, and an equal sum of another shape compares as equal', () => {
+    const roots = [2, 3, 5, 6, 7, 10, 11, 13, 14].map((n): Value => sqrtValue(makeRational(n)));
+    const forward = roots.reduce(addValue);
+    const backward = [...roots].reverse().reduce(addValue);
+    expect([forward.kind, backward.kind]).toEqual(['approximate', 'approximate']);
+    expect(compareValue(forward, backward)).toBe(0);
+  });
+
+  it('tell apart what differs in the thirtieth digit', () => {
+    const near = addValue(sqrtValue(makeRational(2)), makeRational(1n, 10n ** 30n));
+    expect(compareValue(near, sqrtValue(makeRational(2)))).toBe(1);
+    // Two convergents of π that hem it in.
+    expect(compareValue(PI, makeRational(355, 113))).toBe(-1);
+    expect(compareValue(PI, makeRational(103993, 33102))).toBe(1);
+  });
+});
+
+describe('approximations', () => {
+  it('hold the true value between their bounds, with digits to spare', () => {
+    fc.assert(
+      fc.property(exact, (a) => {
+        const near = approximate(a);
+        const finer = a.kind === 'rational' ? a : midpoint(approximate(a, 400));
+        const error = subtractRational(midpoint(near), finer);
+        const size: Rational = error.num < 0 ? subtractRational(makeRational(0), error) : error;
+        expect(compareRational(size, radius(near))).toBeLessThanOrEqual(0);
+      }),
+    );
+  });
+
+  it('of π are its digits', () => {
+    // OEIS A000796.
+    const digits = 31415926535897932384626433832795028841971693993751n;
+    expect((piFixed(400) * 10n ** 49n) >> 400n).toBe(digits);
+  });
+});

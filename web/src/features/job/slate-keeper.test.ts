@@ -1,0 +1,78 @@
+import { readQuantity, Slate, type SlateLine } from '@sprell/core';
+import { describe, expect, it, vi } from 'vitest';
+import { SlateKeeper, type Recalculator } from './slate-keeper.ts';
+
+const aLine = (number: number, source: string): SlateLine => ({
+  id: `line-${number}`,
+  number,
+  position: `a${`${number}`.padStart(5, '0')}`,
+  source,
+});
+/** Each line divides by another prime-like number: the denominators grow to hundreds of bits. */
+const heavy = Array.from({ length: 400 }, (_, index) =>
+  aLine(index + 1, index === 0 ? `1'` : `#${index} / ${2 * index + 3} + 1"`),
+);
+
+/** A worker without a thread: it answers a turn later, with copies, as a real one does. */
+function workerBeside() {
+  const slate = new Slate();
+  const results = (ids: readonly string[]) =>
+    Promise.resolve(
+      ids
+        .map((id) => [id, structuredClone(slate.line(id)?.result)] as const)
+        .filter(([, result]) => result !== undefined) as never,
+    );
+  return {
+    load: vi.fn((lines: readonly SlateLine[]) => {
+      slate.load(lines);
+      return results(lines.map(({ id }) => id));
+    }),
+    put: vi.fn((line: SlateLine) => results(slate.put(line))),
+    remove: vi.fn((id: string) => results(slate.remove(id))),
+  } as unknown as Recalculator;
+}
+
+const reading = (keeper: SlateKeeper, number: number) => {
+  const result = keeper.slate.lineNumbered(number)?.result;
+  return result?.ok && result.outcome.kind === 'quantity' ? readQuantity(result.outcome.quantity).text : undefined;
+};
+
+describe('the keeper of the slate', () => {
+  it('works a light slate out at once, and asks no worker', () => {
+    const makeWorker = vi.fn(() => workerBeside());
+    const keeper = new SlateKeeper({ decimalComma: false }, () => undefined, makeWorker);
+    keeper.load([aLine(1, `5'`), aLine(2, '#1 * 2')]);
+    keeper.put(aLine(1, `6'`));
+    expect(reading(keeper, 2)).toBe('12′');
+    expect(makeWorker).not.toHaveBeenCalled();
+  });
+
+  it('hands a heavy slate to the worker; old results stand until the new ones come', async () => {
+    const changed: string[] = [];
+    const keeper = new SlateKeeper({ decimalComma: false }, (ids) => changed.push(...ids), workerBeside);
+    keeper.load(heavy);
+    expect(reading(keeper, 2)).toBe('3 3⁄8″');
+    keeper.put(aLine(1, `2'`));
+    expect(reading(keeper, 2)).toBe('3 3⁄8″');
+    await Promise.resolve().then(() => undefined);
+    await vi.waitFor(() => expect(reading(keeper, 2)).toBe('5 13⁄16″'));
+    expect(changed).toHaveLength(400);
+    const anew = new Slate();
+    anew.load([aLine(1, `2'`), ...heavy.slice(1)]);
+    expect(keeper.slate.lineNumbered(400)?.result).toEqual(anew.lineNumbered(400)?.result);
+  });
+
+  it('works a long slate out in the worker from the start', async () => {
+    const worker = workerBeside();
+    const keeper = new SlateKeeper(
+      { decimalComma: false },
+      () => undefined,
+      () => worker,
+    );
+    keeper.load(Array.from({ length: 2500 }, (_, index) => aLine(index + 1, `${index}"`)));
+    expect(reading(keeper, 2500)).toBeUndefined();
+    await vi.waitFor(() => expect(reading(keeper, 2500)).toBe('208′ 3″'));
+    keeper.remove('line-1');
+    await vi.waitFor(() => expect(keeper.slate.lines()).toHaveLength(2499));
+  });
+});

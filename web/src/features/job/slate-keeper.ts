@@ -1,0 +1,87 @@
+import { wrap, type Remote } from 'comlink';
+import { Slate, type SlateLine } from '@sprell/core';
+import type { SlateWorker, WorkedResults } from './slate-worker.ts';
+
+/** Lines with values past small rationals at which a change may take longer than a frame. */
+const HEAVY_LINES = 300;
+/** From so many lines on, a job is worked out by the worker from the start. */
+const LONG_SLATE = 2000;
+
+/** What the keeper needs of a worker; tests bring their own. */
+export type Recalculator = Pick<Remote<SlateWorker>, 'load' | 'put' | 'remove'>;
+
+function startWorker(): Recalculator | undefined {
+  if (typeof Worker === 'undefined') return undefined;
+  return wrap<SlateWorker>(new Worker(new URL('./slate-worker.ts', import.meta.url), { type: 'module' }));
+}
+
+/**
+ * The slate of the open job. Small values are worked out at once, on the page's thread: that takes less than passing
+ * them on. A heavy slate is handed to a worker, and results come in when they are there; until then the old ones stand.
+ */
+export class SlateKeeper {
+  readonly slate: Slate;
+  readonly #options: { readonly decimalComma: boolean };
+  readonly #onChanged: (ids: readonly string[]) => void;
+  readonly #makeWorker: () => Recalculator | undefined;
+  #worker: Recalculator | undefined;
+
+  constructor(
+    options: { readonly decimalComma: boolean },
+    onChanged: (ids: readonly string[]) => void,
+    makeWorker: () => Recalculator | undefined = startWorker,
+  ) {
+    this.slate = new Slate(options);
+    this.#options = options;
+    this.#onChanged = onChanged;
+    this.#makeWorker = makeWorker;
+  }
+
+  load(lines: readonly SlateLine[]): void {
+    if (this.#worker === undefined && lines.length >= LONG_SLATE) this.#worker = this.#makeWorker();
+    if (this.#worker === undefined) {
+      this.slate.load(lines);
+      this.#handOverIfHeavy();
+      return;
+    }
+    this.slate.loadLater(lines);
+    this.#take(this.#worker.load(lines, this.#options));
+  }
+
+  put(line: SlateLine): void {
+    if (this.#worker === undefined) {
+      this.#onChanged(this.slate.put(line));
+      this.#handOverIfHeavy();
+      return;
+    }
+    this.slate.putLater(line);
+    this.#take(this.#worker.put(line));
+  }
+
+  remove(id: string): void {
+    if (this.#worker === undefined) {
+      this.#onChanged(this.slate.remove(id));
+      return;
+    }
+    this.slate.removeLater(id);
+    this.#take(this.#worker.remove(id));
+  }
+
+  /** Results of the worker come in the order of the changes; a line that has gone meanwhile is passed over. */
+  #take(results: Promise<WorkedResults>): void {
+    void results.then((worked) => {
+      this.slate.accept(worked);
+      this.#onChanged(worked.map(([id]) => id));
+    });
+  }
+
+  #handOverIfHeavy(): void {
+    if (this.slate.heavyLines() < HEAVY_LINES) return;
+    this.#worker = this.#makeWorker();
+    if (this.#worker)
+      void this.#worker.load(
+        this.slate.lines().map(({ line }) => line),
+        this.#options,
+      );
+  }
+}
