@@ -10,7 +10,6 @@ import type {
   LineReference,
   LineRun,
   Measure,
-  MeasurePart,
   PercentStep,
   Scaled,
   UnitPower,
@@ -20,15 +19,7 @@ import type { Comparison } from '../notation/operators.ts';
 import { nearestName } from '../notation/near-miss.ts';
 import { printUnits } from '../notation/printer.ts';
 import { PI } from '../number/radical.ts';
-import {
-  addRational,
-  divideRational,
-  makeRational,
-  multiplyRational,
-  ONE,
-  scaleRational,
-  type Rational,
-} from '../number/rational.ts';
+import { addRational, divideRational, makeRational, multiplyRational, ONE, type Rational } from '../number/rational.ts';
 import {
   addValue,
   compareValue,
@@ -43,6 +34,7 @@ import { unitValue, type Quantity } from '../units/quantity.ts';
 import { KELVIN_AT_ZERO, type Unit } from '../units/unit-table.ts';
 import { checkSize, divideQuantities, multiplyQuantities, raise } from './arithmetic.ts';
 import { callFunction, type Argument } from './call-function.ts';
+import { quickQuantity } from './quick.ts';
 import { refuse, Refusal } from './refuse.ts';
 import { EMPTY_SCOPE, type Scope } from './scope.ts';
 
@@ -59,7 +51,7 @@ export function evaluate(entry: Entry, source: string, scope: Scope = EMPTY_SCOP
   try {
     const { expr } = entry;
     if (expr.kind === 'compare') return ok(compareSides(expr, source, scope));
-    return ok({ kind: 'quantity', quantity: quantityOf(expr, source, scope) });
+    return ok({ kind: 'quantity', quantity: quickQuantity(expr) ?? quantityOf(expr, source, scope) });
   } catch (thrown) {
     if (thrown instanceof Refusal) return fail(thrown.issue);
     throw thrown;
@@ -126,31 +118,10 @@ function measureOf(measure: Measure): Quantity {
   const first = parts[0] as Measure['parts'][number];
   const { dimension } = first.unit;
   if (dimension === TEMPERATURE) return { value: temperatureOf(literalValue(first.amount), first.unit), dimension };
-  const sum = parts.length === 1 ? multiplyRational(literalValue(first.amount), first.unit.factor) : sumOfParts(parts);
-  return { value: checkSize(first.unit.timesPi ? multiplyValue(sum, PI) : sum, measure), dimension };
-}
-
-/** Whole feet (or the like) and one smaller part: counted in the smaller unit, so that the sum is reduced once. */
-function sumOfParts(parts: Measure['parts']): Rational {
-  const [first, second] = parts as [MeasurePart, MeasurePart];
-  const ratio = parts.length === 2 && first.amount.form === 'whole' ? wholeRatio(first.unit, second.unit) : 0;
-  if (ratio > 0) {
-    const { top, bottom } = second.amount;
-    if (typeof first.amount.top === 'number' && typeof top === 'number' && typeof bottom === 'number') {
-      const count = first.amount.top * ratio * bottom + top;
-      if (first.amount.top < 1e6 && bottom < 1e6 && top < 1e12) return scaleRational(second.unit.factor, count, bottom);
-    }
-  }
   let sum: Rational = multiplyRational(literalValue(first.amount), first.unit.factor);
   for (const { amount, unit } of parts.slice(1))
     sum = addRational(sum, multiplyRational(literalValue(amount), unit.factor));
-  return sum;
-}
-
-/** How many of the smaller unit make one of the larger, for the pairs that sizes are most often written in; 0 for others. */
-function wholeRatio(larger: Unit, smaller: Unit): number {
-  if (larger.id === 'ft' && smaller.id === 'in') return 12;
-  return larger.id === 'm' && smaller.id === 'cm' ? 100 : 0;
+  return { value: checkSize(first.unit.timesPi ? multiplyValue(sum, PI) : sum, measure), dimension };
 }
 
 /** Kelvin from a scale with its own zero. */

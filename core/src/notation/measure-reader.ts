@@ -170,7 +170,7 @@ function partUnit(unit: Unit, previous: Unit): Unit {
 }
 
 function descends(from: Unit, to: Unit): boolean {
-  return from.family !== undefined && from.family === to.family && (to.rank as number) < (from.rank as number);
+  return from.family !== undefined && from.family === to.family && to.rank < from.rank;
 }
 
 /** Reads the next part of a measure whose last part is `previous`; undefined, and nothing consumed, when there is none. */
@@ -219,14 +219,17 @@ function partFollows(c: Cursor, unit: Unit): boolean {
 const powersUnlessPartFollows = (c: Cursor, unit: Unit): boolean => !partFollows(c, unit);
 
 /** 7" 1/4 is one amount of inches. */
-function joinParts(parts: readonly MeasurePart[], next: MeasurePart): readonly MeasurePart[] {
+function joinPart(parts: MeasurePart[], next: MeasurePart): MeasurePart {
   const last = parts[parts.length - 1] as MeasurePart;
-  if (last.unit !== next.unit) return [...parts, next];
-  const amount = mixedLiteral(last.amount.start, next.amount.end, last.amount.whole, {
-    num: next.amount.top,
-    den: next.amount.bottom,
-  });
-  return [...parts.slice(0, -1), { amount, unit: last.unit }];
+  if (last.unit !== next.unit) {
+    parts.push(next);
+    return next;
+  }
+  const fraction = { num: next.amount.top, den: next.amount.bottom };
+  const amount = mixedLiteral(last.amount.start, next.amount.end, last.amount.whole, fraction);
+  const joined = { amount, unit: last.unit };
+  parts[parts.length - 1] = joined;
+  return joined;
 }
 
 /** 6:12 or 6 in 12: the run of a slope whose rise has just been read; undefined, and nothing consumed, when there is none. */
@@ -274,14 +277,11 @@ export function readNumberOrMeasure(c: Cursor): Expr {
   if (mark.power !== 1 || mark.unit === MONEY_UNIT) {
     return mark.unit === MONEY_UNIT ? moneyOf(c, amount, amount.start) : scaled(c, amount, readFurtherUnits(c, [mark]));
   }
-  let parts: readonly MeasurePart[] = [{ amount, unit: mark.unit }];
+  let last: MeasurePart = { amount, unit: mark.unit };
+  const parts = [last];
   if (mark.unit.family !== undefined) {
-    for (let last = parts[0] as MeasurePart; ;) {
-      const next = readNextPart(c, last);
-      if (next === undefined) break;
-      parts = joinParts(parts, next);
-      last = parts[parts.length - 1] as MeasurePart;
-    }
+    for (let next = readNextPart(c, last); next !== undefined; next = readNextPart(c, last))
+      last = joinPart(parts, next);
   }
   if (c.kind === T.SLASH || c.kind === T.WORD || (c.kind === T.TIMES && parts.length === 1)) {
     const units = readFurtherUnits(c, [mark]);

@@ -14,15 +14,20 @@ export const LEVEL = {
 export type BinaryOperator = 'add' | 'subtract' | 'multiply' | 'divide' | 'of';
 export type Comparison = '==' | '!=' | '<' | '<=' | '>' | '>=';
 
+export interface OperatorInfo {
+  readonly operator: BinaryOperator;
+  readonly level: number;
+  readonly written: string;
+  readonly plain: string;
+}
+
 /** Every binary operator takes its left side first (12 / 2 / 3 is 2); powers alone group from the right. */
-export const BINARY_OPERATORS: Readonly<
-  Record<BinaryOperator, { readonly level: number; readonly written: string; readonly plain: string }>
-> = {
-  add: { level: LEVEL.sum, written: '+', plain: '+' },
-  subtract: { level: LEVEL.sum, written: '−', plain: '-' },
-  multiply: { level: LEVEL.product, written: '×', plain: '*' },
-  divide: { level: LEVEL.product, written: '÷', plain: '/' },
-  of: { level: LEVEL.product, written: 'of', plain: 'of' },
+export const BINARY_OPERATORS: Readonly<Record<BinaryOperator, OperatorInfo>> = {
+  add: { operator: 'add', level: LEVEL.sum, written: '+', plain: '+' },
+  subtract: { operator: 'subtract', level: LEVEL.sum, written: '−', plain: '-' },
+  multiply: { operator: 'multiply', level: LEVEL.product, written: '×', plain: '*' },
+  divide: { operator: 'divide', level: LEVEL.product, written: '÷', plain: '/' },
+  of: { operator: 'of', level: LEVEL.product, written: 'of', plain: 'of' },
 };
 
 export const COMPARISONS: Readonly<Record<string, Comparison>> = {

@@ -6,7 +6,7 @@ import { Cursor, STOP, type Alternative } from './cursor.ts';
 import { readDirectives } from './directive-reader.ts';
 import { functionInfo, isFunctionName, RESERVED_WORDS, type FunctionName } from './functions.ts';
 import { isNumberStart, moneyOf, readNumber, readNumberOrMeasure, readUnitsBehind } from './measure-reader.ts';
-import { BINARY_OPERATORS, COMPARISONS, LEVEL, LIMITS, type BinaryOperator } from './operators.ts';
+import { BINARY_OPERATORS, COMPARISONS, LEVEL, LIMITS, type OperatorInfo } from './operators.ts';
 import { scanInto, type ScanOptions } from './scanner.ts';
 import { refuseRest } from './leftover.ts';
 import * as T from './token.ts';
@@ -140,25 +140,28 @@ function readBinary(c: Cursor, level: number): Expr | undefined {
 }
 
 /** The operator at the cursor; multiplication is implied from a number or `)` to a name, a bracket, √ or π. */
-function operatorAt(c: Cursor): BinaryOperator | undefined {
+function operatorAt(c: Cursor): OperatorInfo | undefined {
   switch (c.kind) {
+    case T.END:
+    case T.CLOSE:
+      return undefined;
     case T.PLUS:
-      return 'add';
+      return BINARY_OPERATORS.add;
     case T.MINUS:
     case T.HYPHEN:
-      return 'subtract';
+      return BINARY_OPERATORS.subtract;
     case T.TIMES:
-      return 'multiply';
+      return BINARY_OPERATORS.multiply;
     case T.DIVIDE:
     case T.SLASH:
-      return 'divide';
+      return BINARY_OPERATORS.divide;
     case T.WORD:
-      if (c.word() === 'of') return 'of';
-      return c.index === c.multiplierEnd && startsName(c) ? 'multiply' : undefined;
+      if (c.word() === 'of') return BINARY_OPERATORS.of;
+      return c.index === c.multiplierEnd && startsName(c) ? BINARY_OPERATORS.multiply : undefined;
     case T.OPEN:
     case T.ROOT:
     case T.PI:
-      return c.index === c.multiplierEnd ? 'multiply' : undefined;
+      return c.index === c.multiplierEnd ? BINARY_OPERATORS.multiply : undefined;
     default:
       return undefined;
   }
@@ -175,10 +178,9 @@ function startsName(c: Cursor): boolean {
 function readOperators(c: Cursor, first: Expr, level: number): Expr {
   let left = first;
   for (;;) {
-    const operator = operatorAt(c);
-    if (operator === undefined) return left;
-    const info = BINARY_OPERATORS[operator];
-    if (info.level < level) return left;
+    const info = operatorAt(c);
+    if (info === undefined || info.level < level) return left;
+    const { operator } = info;
     const before = c.lastEnd();
     const implied = operator === 'multiply' && c.kind !== T.TIMES;
     if (!implied) c.advance();
@@ -378,8 +380,11 @@ function readGroup(c: Cursor): Expr | undefined {
     return undefined;
   }
   closeBracket(c);
-  // The place of what is in brackets takes them in.
-  return behindValue(c, { ...inner, start: c.start(open), end: c.lastEnd() });
+  // The place of what is in brackets takes them in; the node is this reader's own until the tree is handed out.
+  const own = inner as { start: number; end: number };
+  own.start = c.start(open);
+  own.end = c.lastEnd();
+  return behindValue(c, inner);
 }
 
 /** Takes the closing bracket, or takes it as read at the end of the entry. */

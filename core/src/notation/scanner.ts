@@ -66,7 +66,7 @@ export function scanInto(table: T.TokenTable, source: string, options: ScanOptio
     }
     at = scanOther(table, at, code, decimalComma);
   }
-  push(table, T.END, length, length, 0, 0);
+  pushMark(table, T.END, length, length);
   return table;
 }
 
@@ -88,6 +88,16 @@ function push(
   return end;
 }
 
+/** A token that is no number: its columns for digits are left as they are, and nobody reads them. */
+function pushMark(table: T.TokenTable, kind: T.TokenKind, start: number, end: number): number {
+  const at = table.count;
+  table.kinds[at] = kind;
+  table.starts[at] = start;
+  table.ends[at] = end;
+  table.count = at + 1;
+  return end;
+}
+
 /** Code at a place, full-width twins made plain; -1 past the end. */
 function codeAt(source: string, at: number): number {
   return at < source.length ? plainCode(source.charCodeAt(at)) : -1;
@@ -105,19 +115,19 @@ function lastEnd(table: T.TokenTable): number {
 function scanMark(table: T.TokenTable, at: number, kind: T.TokenKind, decimalComma: boolean): number {
   const next = codeAt(table.source, at + 1);
   // Most marks stand before a space, a digit or the end, and make no pair with those.
-  if (next === 0x20 || next === -1 || (isDigit(next) && kind !== T.COMMA)) return push(table, kind, at, at + 1, 0, 0);
-  if (kind === T.FOOT_MARK && kindOfCode(next) === T.FOOT_MARK) return push(table, T.INCH_MARK, at, at + 2, 0, 0);
+  if (next === 0x20 || next === -1 || (isDigit(next) && kind !== T.COMMA)) return pushMark(table, kind, at, at + 1);
+  if (kind === T.FOOT_MARK && kindOfCode(next) === T.FOOT_MARK) return pushMark(table, T.INCH_MARK, at, at + 2);
   if (next === EQUALS_CODE && codeAt(table.source, at + 2) !== EQUALS_CODE) {
-    if (kind === T.PLUS) return push(table, T.PLUS_EQUALS, at, at + 2, 0, 0);
-    if (kind === T.HYPHEN || kind === T.MINUS) return push(table, T.MINUS_EQUALS, at, at + 2, 0, 0);
+    if (kind === T.PLUS) return pushMark(table, T.PLUS_EQUALS, at, at + 2);
+    if (kind === T.HYPHEN || kind === T.MINUS) return pushMark(table, T.MINUS_EQUALS, at, at + 2);
   }
   if (kind === T.COMMA && decimalComma && isDigit(next)) return scanNumber(table, at, decimalComma);
   if (kind === T.DEGREE) {
     const letter = next | 0x20;
     if ((letter === 0x63 || letter === 0x66) && !isLetter(codeAt(table.source, at + 2)))
-      return push(table, T.WORD, at, at + 2, 0, 0);
+      return pushMark(table, T.WORD, at, at + 2);
   }
-  return push(table, kind, at, at + 1, 0, 0);
+  return pushMark(table, kind, at, at + 1);
 }
 
 function kindOfCode(code: number): T.TokenKind {
@@ -132,18 +142,17 @@ function scanOther(table: T.TokenTable, at: number, rawCode: number, decimalComm
   if (isDigit(code)) return scanNumber(table, at, decimalComma);
   if (code === DOT) {
     if (isDigit(next)) return scanNumber(table, at, decimalComma);
-    return next === DOT ? push(table, T.DOTS, at, at + 2, 0, 0) : push(table, T.UNKNOWN, at, at + 1, 0, 0);
+    return next === DOT ? pushMark(table, T.DOTS, at, at + 2) : pushMark(table, T.UNKNOWN, at, at + 1);
   }
   if (code === HASH) return scanLine(table, at);
   if (code === EQUALS_CODE)
-    return next === EQUALS_CODE ? push(table, T.COMPARE, at, at + 2, 0, 0) : push(table, T.EQUALS, at, at + 1, 0, 0);
-  if (code === LESS || code === GREATER)
-    return push(table, T.COMPARE, at, next === EQUALS_CODE ? at + 2 : at + 1, 0, 0);
-  if (code === BANG && next === EQUALS_CODE) return push(table, T.COMPARE, at, at + 2, 0, 0);
+    return next === EQUALS_CODE ? pushMark(table, T.COMPARE, at, at + 2) : pushMark(table, T.EQUALS, at, at + 1);
+  if (code === LESS || code === GREATER) return pushMark(table, T.COMPARE, at, next === EQUALS_CODE ? at + 2 : at + 1);
+  if (code === BANG && next === EQUALS_CODE) return pushMark(table, T.COMPARE, at, at + 2);
   const vulgar = VULGAR.get(code);
   if (vulgar) return push(table, T.FRACTION, at, at + 1, vulgar[0], vulgar[1]);
   if (SUPERSCRIPT_DIGITS.has(code)) return scanSuperscript(table, at);
-  if (code === 0x2103 || code === 0x2109) return push(table, T.WORD, at, at + 1, 0, 0);
+  if (code === 0x2103 || code === 0x2109) return pushMark(table, T.WORD, at, at + 1);
   const single = SINGLE.get(code);
   if (single !== undefined) return scanMark(table, at, single, decimalComma);
   if (isLetter(code) || code === 0xb5) return scanWord(table, at, code);
@@ -335,7 +344,7 @@ function scanSuperscript(table: T.TokenTable, start: number): number {
 
 function scanLine(table: T.TokenTable, start: number): number {
   const end = skipDigits(table.source, start + 1);
-  if (end === start + 1) return push(table, T.UNKNOWN, start, end, 0, 0);
+  if (end === start + 1) return pushMark(table, T.UNKNOWN, start, end);
   return push(table, T.LINE, start, end, digitsValue(table.source, start + 1, end), 0);
 }
 
@@ -351,7 +360,7 @@ function isTimesLetter(source: string, at: number): boolean {
 
 function scanWord(table: T.TokenTable, start: number, code: number): number {
   const { source } = table;
-  if ((code | 0x20) === 0x78 && isTimesLetter(source, start)) return push(table, T.TIMES, start, start + 1, 0, 0);
+  if ((code | 0x20) === 0x78 && isTimesLetter(source, start)) return pushMark(table, T.TIMES, start, start + 1);
   let lettersEnd = start + 1;
   while (isLetter(codeAt(source, lettersEnd))) lettersEnd += 1;
   let end = lettersEnd;
@@ -367,7 +376,7 @@ function scanWord(table: T.TokenTable, start: number, code: number): number {
     if (UNIT_WORDS.has(letters)) end = lettersEnd;
     else if (letters.endsWith('x') && UNIT_WORDS.has(letters.slice(0, -1))) end = lettersEnd - 1;
   }
-  const word = push(table, T.WORD, start, end, 0, 0);
+  const word = pushMark(table, T.WORD, start, end);
   // The point of an abbreviation (9 ft. 7 in.) belongs to the word.
   if (codeAt(source, end) === DOT && isAbbreviationPoint(source, end) && isAbbreviation(source.slice(start, end))) {
     table.ends[table.count - 1] = end + 1;

@@ -21,6 +21,8 @@ const PREFIX_POWERS: ReadonlyMap<string, number> = new Map([
 
 export const FOOT = unitById('ft');
 export const INCH = unitById('in');
+const ONE_FOOT: UnitPower = { unit: FOOT, power: 1 };
+const ONE_INCH: UnitPower = { unit: INCH, power: 1 };
 export const MONEY_UNIT = unitById('money');
 export const DEGREE_UNIT = unitById('deg');
 
@@ -82,10 +84,10 @@ export function readUnit(c: Cursor, mayPower: (c: Cursor, unit: Unit) => boolean
   switch (c.kind) {
     case T.FOOT_MARK:
       c.advance();
-      return { unit: FOOT, power: 1 };
+      return ONE_FOOT;
     case T.INCH_MARK:
       c.advance();
-      return { unit: INCH, power: 1 };
+      return ONE_INCH;
     case T.DEGREE:
       c.advance();
       return { unit: DEGREE_UNIT, power: 1 };

@@ -116,16 +116,6 @@ export function multiplyRational(a: Rational, b: Rational): Rational {
   return fromBigs(BigInt(an) * BigInt(bn), BigInt(ad) * BigInt(bd));
 }
 
-/** a · num/den, for whole doubles and den not 0: as multiplying, without making the second factor. */
-export function scaleRational(a: Rational, num: number, den: number): Rational {
-  if (typeof a.num === 'number' && typeof a.den === 'number') {
-    const top = a.num * num;
-    const bottom = a.den * den;
-    if (top <= MAX && top >= -MAX && bottom <= MAX && bottom > 0) return fromNumbers(top, bottom);
-  }
-  return multiplyRational(a, makeRational(num, den));
-}
-
 /** @throws {InvariantError} when `a` is zero. */
 export function invertRational(a: Rational): Rational {
   invariant(a.num !== 0, 'no inverse of zero');

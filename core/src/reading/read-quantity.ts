@@ -60,9 +60,16 @@ function makeInchStep(step: Rational): InchStep {
   return { metres, inverse: invertRational(metres) };
 }
 
+/** Divisions by their count in an inch, made once. */
+const divisions: Rational[] = [];
+
+function divisionOf(finest: number): Rational {
+  return (divisions[finest] ??= makeRational(1, finest));
+}
+
 /** A step in inches as metres, with its inverse. */
 function inchStep(step: Rational): InchStep {
-  if (step.num === lastStep.num && step.den === lastStep.den) return lastInchStep;
+  if (step === lastStep || (step.num === lastStep.num && step.den === lastStep.den)) return lastInchStep;
   const key = `${step.num}/${step.den}`;
   let found = inchSteps.get(key);
   if (found === undefined) {
@@ -82,7 +89,7 @@ function inchStep(step: Rational): InchStep {
 export function readQuantity(quantity: Quantity, style: ReadingStyle = DEFAULT_STYLE, form?: ReadingForm): Reading {
   const { value, dimension } = quantity;
   if (dimension === LENGTH && form === undefined && (style.length === 'ft-in' || style.length === 'in'))
-    return readInches(value, makeRational(1, style.finest), style.length === 'ft-in', style);
+    return readInches(value, divisionOf(style.finest), style.length === 'ft-in', style);
   if (form?.form === 'slope' || (dimension === SLOPE && form?.form === undefined)) return readSlope(value, style, form);
   if (dimension === TEMPERATURE) return readTemperature(value, style, form);
   if (dimension === ANGLE && form?.units === undefined) return readAngle(value, style, form);

@@ -1,6 +1,8 @@
 import { gcdNumber } from '../base/bigint.ts';
 import type { Expr } from '../notation/ast.ts';
-import { ANGLE, PLAIN, type Dimension } from '../units/dimension.ts';
+import { combineDimensions, isOrdinary } from '../evaluate/quick.ts';
+import { ADD, combineSmall, DIVIDE, MULTIPLY, small, SUBTRACT } from '../number/small-fraction.ts';
+import type { Dimension } from '../units/dimension.ts';
 
 /**
  * The quick way to work lines out again. Almost every line of a job adds, subtracts, multiplies and divides small
@@ -12,14 +14,9 @@ import { ANGLE, PLAIN, type Dimension } from '../units/dimension.ts';
 const END = 0;
 const CONSTANT = 1;
 const SLOT = 2;
-const ADD = 3;
-const SUBTRACT = 4;
-const MULTIPLY = 5;
-const DIVIDE = 6;
 const NEGATE = 7;
 
 const OPERATIONS = { add: ADD, subtract: SUBTRACT, multiply: MULTIPLY, of: MULTIPLY, divide: DIVIDE } as const;
-const MAX = Number.MAX_SAFE_INTEGER;
 /** A program this deep is no ordinary line. */
 const STACK = 32;
 
@@ -70,11 +67,6 @@ function emit(expr: Expr, slots: SlotFinder, code: number[]): number {
     default:
       return 0;
   }
-}
-
-/** Powers of length, mass, time and money; angles, slopes and temperatures have rules of their own. */
-function isOrdinary(dimension: Dimension): boolean {
-  return dimension < ANGLE / 2 && dimension > -ANGLE / 2;
 }
 
 /** How a run went. */
@@ -196,50 +188,19 @@ export class Columns {
 
   /** Combines the two values at `top` into one there; false when the result is not for the quick way. Not reduced: that is done once, at the end. */
   private combine(operation: number, top: number): boolean {
+    const dimension = combineDimensions(
+      operation,
+      this.stackDimension[top] as number,
+      this.stackDimension[top + 1] as number,
+    );
+    if (dimension === undefined) return false;
     const an = this.stackNum[top] as number;
     const ad = this.stackDen[top] as number;
-    const bn = this.stackNum[top + 1] as number;
-    const bd = this.stackDen[top + 1] as number;
-    const aDimension = this.stackDimension[top] as number;
-    const bDimension = this.stackDimension[top + 1] as number;
-    let num: number;
-    let den: number;
-    if (operation === ADD || operation === SUBTRACT) {
-      if (aDimension !== bDimension) return false;
-      const b = operation === ADD ? bn : -bn;
-      let left = an;
-      let right = b;
-      den = ad;
-      if (ad !== bd) {
-        if (ad > bd && ad % bd === 0) right = b * (ad / bd);
-        else if (bd % ad === 0) {
-          left = an * (bd / ad);
-          den = bd;
-        } else {
-          left = an * bd;
-          right = b * ad;
-          den = ad * bd;
-        }
-      }
-      if (left > MAX || left < -MAX || right > MAX || right < -MAX) return false;
-      num = left + right;
-    } else {
-      const divides = operation === DIVIDE;
-      if (divides && bn === 0) return false;
-      const dimension = divides ? aDimension - bDimension : aDimension + bDimension;
-      // Lengths, areas, volumes and plain numbers; anything rarer goes by the tree, which knows the limits.
-      if (dimension !== aDimension && (dimension < PLAIN || dimension > 3)) return false;
-      num = divides ? an * bd : an * bn;
-      den = divides ? ad * bn : ad * bd;
-      if (den < 0) {
-        num = -num;
-        den = -den;
-      }
-      this.stackDimension[top] = dimension;
-    }
-    if (num > MAX || num < -MAX || den > MAX) return false;
-    this.stackNum[top] = num;
-    this.stackDen[top] = den;
+    if (!combineSmall(operation, an, ad, this.stackNum[top + 1] as number, this.stackDen[top + 1] as number))
+      return false;
+    this.stackNum[top] = small.num;
+    this.stackDen[top] = small.den;
+    this.stackDimension[top] = dimension;
     return true;
   }
 

@@ -20,16 +20,20 @@ export interface Unit {
   readonly symbol: string;
   /** What one unit is in SI base units; an angle's factor counts in units of π rad when `timesPi` is set. */
   readonly factor: Rational;
-  readonly timesPi?: true;
+  readonly timesPi: boolean;
   readonly dimension: Dimension;
   /** Units of one family join to one measure, from the higher rank to the lower (9 ft 7 in, 2 m 40 cm). */
-  readonly family?: string;
-  readonly rank?: number;
+  readonly family: string | undefined;
+  readonly rank: number;
   /** Whether "sq" and "cu" may stand before it and a 2 or 3 behind it. */
-  readonly powers?: true;
+  readonly powers: boolean;
   /** A short line for the suggestions. */
   readonly about: string;
 }
+
+/** A row of the table: what most units do not have is left out. */
+type UnitRow = Omit<Unit, 'timesPi' | 'family' | 'rank' | 'powers'> &
+  Partial<Pick<Unit, 'timesPi' | 'family' | 'rank' | 'powers'>>;
 
 const r = makeRational;
 const INCH = r(127, 5000);
@@ -39,7 +43,8 @@ const POUND = r(45359237, 100000000);
 const CUBIC_INCH = multiplyRational(INCH, multiplyRational(INCH, INCH));
 const times = (factor: Rational, n: number, d = 1) => multiplyRational(factor, r(n, d));
 
-export const UNITS = [
+// prettier-ignore -- one unit a line: it is a table
+const ROWS = [
   {
     id: 'in',
     words: ['in', 'inch', 'inches', 'ins'],
@@ -359,9 +364,25 @@ export const UNITS = [
     dimension: TEMPERATURE,
     about: 'degrees Fahrenheit',
   },
-] as const satisfies readonly Unit[];
+] as const satisfies readonly UnitRow[];
 
-export type UnitId = (typeof UNITS)[number]['id'];
+export type UnitId = (typeof ROWS)[number]['id'];
+
+/** Every unit, all of one shape: the reader looks at them at every keystroke. */
+export const UNITS: readonly Unit[] = (ROWS as readonly UnitRow[]).map(
+  ({ id, words, symbol, factor, timesPi = false, dimension, family, rank = 0, powers = false, about }) => ({
+    id,
+    words,
+    symbol,
+    factor,
+    timesPi,
+    dimension,
+    family,
+    rank,
+    powers,
+    about,
+  }),
+);
 
 const BY_ID = new Map<string, Unit>(UNITS.map((unit) => [unit.id, unit]));
 
@@ -372,7 +393,7 @@ export function unitById(id: UnitId): Unit {
 
 /** Units by every word that names them, lower case. */
 export const UNIT_WORDS: ReadonlyMap<string, Unit> = new Map(
-  (UNITS as readonly Unit[]).flatMap((unit) => unit.words.map((word) => [word, unit] as const)),
+  UNITS.flatMap((unit) => unit.words.map((word) => [word, unit] as const)),
 );
 
 /** Speeds that have a word of their own: unit over unit. */

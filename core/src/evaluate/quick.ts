@@ -1,0 +1,91 @@
+import type { Expr, Measure } from '../notation/ast.ts';
+import { ADD, combineSmall, DIVIDE, MULTIPLY, small, SUBTRACT } from '../number/small-fraction.ts';
+import { makeRational } from '../number/rational.ts';
+import { ANGLE, PLAIN, type Dimension } from '../units/dimension.ts';
+import type { Quantity } from '../units/quantity.ts';
+
+/**
+ * The quick way for what most entries are: sizes and plain numbers added, subtracted, multiplied and divided. It
+ * reduces once, at the end, and makes no object on the way. Whatever else there is, and whatever may not be exact in
+ * doubles or is in error, is left to the tree walk in evaluate.ts, which comes to the same value.
+ */
+
+const OPERATIONS = { add: ADD, subtract: SUBTRACT, multiply: MULTIPLY, of: MULTIPLY, divide: DIVIDE } as const;
+
+/** Dimension of the value in `small`. */
+let dimension: Dimension = PLAIN;
+
+/** The quantity, or undefined when the quick way does not lead there. */
+export function quickQuantity(expr: Expr): Quantity | undefined {
+  if (!walk(expr)) return undefined;
+  return { value: makeRational(small.num, small.den), dimension };
+}
+
+function walk(expr: Expr): boolean {
+  switch (expr.kind) {
+    case 'number':
+      dimension = PLAIN;
+      return putSmall(expr.top, expr.bottom);
+    case 'measure':
+      return walkMeasure(expr);
+    case 'binary': {
+      if (!walk(expr.left)) return false;
+      const { num, den } = small;
+      const leftDimension = dimension;
+      if (!walk(expr.right)) return false;
+      const operation = OPERATIONS[expr.operator];
+      const combined = combineDimensions(operation, leftDimension, dimension);
+      if (combined === undefined) return false;
+      dimension = combined;
+      return combineSmall(operation, num, den, small.num, small.den);
+    }
+    default:
+      return false;
+  }
+}
+
+/**
+ * The dimension of a result, as far as it goes without asking: like with like under + and −; lengths, areas, volumes
+ * and plain numbers under × and ÷. Anything rarer is undefined.
+ */
+export function combineDimensions(operation: number, a: Dimension, b: Dimension): Dimension | undefined {
+  if (operation === ADD || operation === SUBTRACT) return a === b ? a : undefined;
+  const dimension = operation === DIVIDE ? a - b : a + b;
+  return dimension === a || (dimension >= PLAIN && dimension <= 3) ? dimension : undefined;
+}
+
+/** Powers of length, mass, time and money alone: angles, slopes and temperatures have rules of their own. */
+export function isOrdinary(dimension: Dimension): boolean {
+  return dimension < ANGLE / 2 && dimension > -ANGLE / 2;
+}
+
+function putSmall(num: number | bigint, den: number | bigint): boolean {
+  if (typeof num !== 'number' || typeof den !== 'number') return false;
+  small.num = num;
+  small.den = den;
+  return true;
+}
+
+/** Sizes up to this leave room for what is multiplied to them below. */
+const ROOM = 1e9;
+
+function walkMeasure({ parts }: Measure): boolean {
+  const [first, second] = parts as readonly [Measure['parts'][number], Measure['parts'][number] | undefined];
+  if (!isOrdinary(first.unit.dimension) || parts.length > 2) return false;
+  const { top, bottom } = first.amount;
+  if (!putPart(top, bottom, first.unit.factor.num, first.unit.factor.den)) return false;
+  dimension = first.unit.dimension;
+  if (second === undefined) return true;
+  const { num, den } = small;
+  if (!putPart(second.amount.top, second.amount.bottom, second.unit.factor.num, second.unit.factor.den)) return false;
+  return combineSmall(ADD, small.num, small.den, num, den);
+}
+
+function putPart(top: number | bigint, bottom: number | bigint, num: number | bigint, den: number | bigint): boolean {
+  if (typeof top !== 'number' || typeof bottom !== 'number' || typeof num !== 'number' || typeof den !== 'number')
+    return false;
+  if (top > ROOM || bottom > 1e6 || num > 1e6 || den > 1e6) return false;
+  small.num = top * num;
+  small.den = bottom * den;
+  return true;
+}
