@@ -56,6 +56,9 @@ function fractionAt(c: Cursor, index: number): FractionParts {
 }
 
 function isProper(c: Cursor, index: number): boolean {
+  const value = c.table.values[index] as number;
+  const extra = c.table.extras[index] as number;
+  if (value !== -1 && extra > 0) return value < extra;
   const { num, den } = fractionAt(c, index);
   return num < den;
 }
@@ -84,15 +87,24 @@ export function readNumber(c: Cursor): NumberLiteral {
   }
   c.advance();
   const whole = wholeOf(c, first);
-  if (c.kind === T.FRACTION && isProper(c, c.index)) {
-    const at = c.index;
-    c.advance();
-    return mixedLiteral(start, c.end(at), whole, fractionAt(c, at));
-  }
-  if (c.kind === T.HYPHEN && joinsFraction(c, c.index)) {
-    const at = c.index + 1;
-    c.moveTo(at + 1);
-    return mixedLiteral(start, c.end(at), whole, fractionAt(c, at));
+  const fraction =
+    c.kind === T.FRACTION ? c.index : c.kind === T.HYPHEN && joinsFraction(c, c.index) ? c.index + 1 : -1;
+  if (fraction !== -1 && isProper(c, fraction)) {
+    c.moveTo(fraction + 1);
+    const num = c.table.values[fraction] as number;
+    const den = c.table.extras[fraction] as number;
+    // The columns hold it as a rule; -1 stands for more digits than they take.
+    if (typeof whole === 'number' && whole < 1e9 && num !== -1 && den < 1e6)
+      return {
+        kind: 'number',
+        start,
+        end: c.end(fraction),
+        top: whole * den + num,
+        bottom: den,
+        whole,
+        form: 'fraction',
+      };
+    return mixedLiteral(start, c.end(fraction), whole, fractionAt(c, fraction));
   }
   return { kind: 'number', start, end: c.end(first), top: whole, bottom: 1, whole, form: 'whole' };
 }
