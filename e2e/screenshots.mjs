@@ -13,6 +13,21 @@ const ENTRY = `(12' 3 5/8" - 2 * 3 1/2") / 7`;
 const PICTURES = [
   { name: 'bench', width: 1280, height: 800, prepare: (page) => page.type('[data-test=entry]', ENTRY) },
   {
+    name: 'bench-whole-times',
+    width: 1280,
+    height: 800,
+    prepare: (page) => page.type('[data-test=entry]', `hyp(24' 5"; 12') / 16"`),
+  },
+  {
+    name: 'help',
+    width: 1280,
+    height: 800,
+    prepare: async (page) => {
+      await page.click('.to-help');
+      await page.waitForSelector('table');
+    },
+  },
+  {
     name: 'bench-phone',
     width: 390,
     height: 844,

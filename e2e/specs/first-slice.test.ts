@@ -70,6 +70,29 @@ describe('a carpenter at the bench', () => {
     await bench.clear();
   });
 
+  it('says how often a size goes and what is left, and uses that next', async () => {
+    const bench = await openBench(browser);
+    await bench.type(`24' 5" / 16"`);
+    expect(await bench.reading()).toBe('18.3125');
+    expect(await bench.text('[data-test=whole] span')).toBe('18 times, 5″ left over');
+    await bench.page.click('[data-test=whole] button');
+    expect(await bench.reading()).toBe('5″');
+    await bench.clear();
+    await bench.type(`hyp(3'; 3')`);
+    expect(await bench.text('[data-test=exact]')).toBe('exactly (36√2)″');
+    await bench.clear();
+  });
+
+  it('finds in the help how an entry is written', async () => {
+    const bench = await openBench(browser);
+    await bench.page.click('.to-help');
+    await bench.page.waitForSelector('table');
+    expect(await bench.text('main')).toContain(`9'-7 1/4"`);
+    const { violations } = await new AxePuppeteer(bench.page).analyze();
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+    expect(bench.errors).toEqual([]);
+  });
+
   it('keeps a change that the server could not be told, and says so', async () => {
     const bench = await openBench(browser);
     const before = await bench.lineNumbers();

@@ -7,7 +7,7 @@ const props = defineProps<{ /** Text with ⁄ between numerator and denominator.
 /** The text cut into fractions, primes and what stands between them, each with the class it is set in. */
 const pieces = computed(() =>
   props.text
-    .split(/(\d+⁄\d+|′(?= ))/)
+    .split(/(\d+⁄\d+|′)/)
     .filter((piece) => piece !== '')
     .map((piece) => ({ piece, kind: piece.includes('⁄') ? 'fraction' : piece === '′' ? 'prime' : undefined })),
 );
@@ -24,6 +24,6 @@ const pieces = computed(() =>
 }
 /* The face gives a prime much room behind it, which tears 12′ 4 apart. */
 .prime {
-  margin-right: -0.2em;
+  margin-right: -0.16em;
 }
 </style>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** The main screen: the slate with the entry at its foot, and the reading. */
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
-import { Undo2 } from 'lucide-vue-next';
-import { reckon } from '@sprell/core';
+import { CircleHelp, Undo2 } from 'lucide-vue-next';
+import { reckon, wholeTimes } from '@sprell/core';
 import { remember, remembered } from '../../adapters/local-memory.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import { useJobStore } from '../job/job.store.ts';
@@ -17,6 +17,7 @@ const store = useJobStore();
 const entry = ref(remembered<string>('entry') ?? '');
 const editedLine = ref<string>();
 const list = ref<HTMLElement>();
+const entryField = ref<InstanceType<typeof EntryField>>();
 
 watch(entry, (text) => remember('entry', text === '' ? undefined : text));
 
@@ -29,6 +30,17 @@ const resting = computed(() => {
   const last = store.rows[store.rows.length - 1];
   return last && reckon(last.entry, { scope: store.scope(last.line.id), style: store.style });
 });
+
+/** A size divided by a size: how often it goes, and what is left over. */
+const whole = computed(() => {
+  const parsed = (reckoned.value ?? resting.value)?.parsed;
+  return parsed?.entry && wholeTimes(parsed.entry, parsed.source, store.scope(), store.style);
+});
+
+function use(text: string): void {
+  entry.value = text;
+  entryField.value?.focus();
+}
 
 async function showFoot(): Promise<void> {
   await nextTick();
@@ -79,13 +91,16 @@ onMounted(async () => {
       >
         <el-option v-for="job in store.jobs" :key="job.id" :value="job.id" :label="job.title" />
       </el-select>
+      <RouterLink class="to-help" to="/help" title="How to write an entry"
+        ><CircleHelp :size="22" aria-hidden="true" /><span class="sr-only">How to write an entry</span></RouterLink
+      >
       <KeepStateText class="state" :state="store.keepState" />
       <PlainButton
         :disabled="store.undoSays === undefined"
         :title="store.undoSays ?? 'Nothing to undo'"
         data-test="undo"
         @click="store.undo()"
-        ><Undo2 :size="20" aria-hidden="true" />Undo</PlainButton
+        ><Undo2 :size="20" aria-hidden="true" /><span class="undo-word">Undo</span></PlainButton
       >
     </header>
 
@@ -118,10 +133,10 @@ onMounted(async () => {
       <p v-if="store.rows.length === 0 && !store.failure" class="empty">
         Type a size below and press Enter; it stands here from then on.
       </p>
-      <EntryField v-model="entry" class="entry" label="Entry" :reckoned @land="land" />
+      <EntryField ref="entryField" v-model="entry" class="entry" label="Entry" :reckoned @land="land" />
     </section>
 
-    <ReadingPanel class="reading" :reckoned :resting :style="store.style" />
+    <ReadingPanel class="reading" :reckoned :resting :style="store.style" :whole @use="use" />
   </main>
 </template>
 
@@ -150,6 +165,14 @@ h1 {
 }
 .jobs {
   width: 260px;
+}
+.to-help {
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  min-width: var(--touch);
+  min-height: var(--touch);
+  color: var(--ink);
 }
 .state {
   margin-left: auto;
@@ -198,6 +221,13 @@ h1 {
   h1 {
     position: absolute;
     clip-path: inset(50%);
+  }
+  .undo-word {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+  .state {
+    font-size: 14px;
   }
   .jobs {
     flex: 1;

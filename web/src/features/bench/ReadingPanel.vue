@@ -1,7 +1,17 @@
 <script setup lang="ts">
 /** The reading of the entry in hand, as large as fits, with what the rounding cost and the other ways it reads. */
 import { computed } from 'vue';
-import { describeIssue, kindOf, readQuantity, type LengthStyle, type Reckoned, type ReadingStyle } from '@sprell/core';
+import {
+  describeIssue,
+  exactText,
+  kindOf,
+  readQuantity,
+  type LengthStyle,
+  type Reckoned,
+  type ReadingStyle,
+  type WholeTimes,
+} from '@sprell/core';
+import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
 import { roundingWords } from './rounding-words.ts';
 
@@ -11,7 +21,10 @@ const props = defineProps<{
   style: ReadingStyle;
   /** What the panel shows while nothing is typed: the last line's reading. */
   resting: Reckoned | undefined;
+  /** A quotient of two sizes as whole times and what is left over. */
+  whole: WholeTimes | undefined;
 }>();
+const emit = defineEmits<{ /** Put this in the entry. */ use: [entry: string] }>();
 
 const shown = computed(() => props.reckoned ?? props.resting);
 const quantity = computed(() => (shown.value?.outcome?.kind === 'quantity' ? shown.value.outcome.quantity : undefined));
@@ -25,6 +38,16 @@ const cost = computed(() =>
 const problem = computed(() =>
   text.value === undefined && shown.value?.issue ? describeIssue(shown.value.issue) : undefined,
 );
+
+/** Longest exact form that is a help rather than a riddle. */
+const SHORT_FORM = 24;
+/** The root or multiple of π that the reading stands for, and a fraction finer than the tape shows. */
+const exact = computed(() => {
+  if (quantity.value === undefined || shown.value?.reading?.rounding === 'exact') return undefined;
+  const form = exactText(quantity.value, props.style)?.text;
+  return form !== undefined && form.length <= SHORT_FORM ? form : undefined;
+});
+const leftOver = computed(() => props.whole && readQuantity(props.whole.left, props.style));
 
 const OTHER_STYLES: readonly (readonly [LengthStyle, string])[] = [
   ['ft-in', 'feet and inches'],
@@ -59,6 +82,11 @@ const sizeClass = computed(() =>
     >
     <p v-if="cost" class="cost" data-test="cost">{{ cost }}</p>
     <p v-else-if="shown?.reading" class="cost">the true size</p>
+    <p v-if="exact" class="exact" data-test="exact">exactly <SizeText :text="exact" /></p>
+    <p v-if="whole && leftOver" class="whole" data-test="whole">
+      <span>{{ whole.times }} times, <SizeText :text="leftOver.text" /> left over</span>
+      <PlainButton v-if="leftOver.steps" @click="emit('use', whole.leftEntry)">Use what is left</PlainButton>
+    </p>
     <p v-if="problem && reckoned === undefined" class="problem">{{ problem }}</p>
     <dl v-if="alsoReads.length > 0" class="also">
       <div v-for="other in alsoReads" :key="other.name">
@@ -107,6 +135,17 @@ const sizeClass = computed(() =>
   margin: 0;
   font-size: 18px;
   color: var(--ink-soft);
+}
+.exact,
+.whole {
+  margin: 4px 0 0;
+  font-size: 18px;
+}
+.whole {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 16px;
 }
 .problem {
   margin: 0;

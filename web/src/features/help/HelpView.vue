@@ -1,0 +1,150 @@
+<script setup lang="ts">
+/** How an entry is written: the same table that the tests and docs/notation.md are made from. */
+import { ACCEPTED_FORMS, FUNCTIONS, UNITS } from '@sprell/core';
+import SizeText from '../../ui/SizeText.vue';
+
+const functions = Object.entries(FUNCTIONS).map(([name, { args, about }]) => ({ written: `${name}(${args})`, about }));
+const units = UNITS.filter(({ words }) => words.length > 0).map(({ words, about }) => ({
+  words: words.join('  '),
+  about,
+}));
+</script>
+
+<template>
+  <main class="help">
+    <header>
+      <h1>How to write an entry</h1>
+      <RouterLink class="back" to="/">Back to the bench</RouterLink>
+    </header>
+    <p>
+      Write sizes as you would on a board. Capitals and spaces never matter. Under each entry stands how it was read,
+      with every grouping shown, and what it comes to on a tape marked in sixteenths.
+    </p>
+    <section v-for="group in ACCEPTED_FORMS" :key="group.title">
+      <h2>{{ group.title }}</h2>
+      <p>{{ group.rule }}</p>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">you write</th>
+            <th scope="col">it is read as</th>
+            <th scope="col">it comes to</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="form in group.forms" :key="form.entry">
+            <td>
+              <kbd>{{ form.entry }}</kbd>
+              <small v-if="form.about">{{ form.about }}</small>
+            </td>
+            <td><SizeText :text="form.readBack" /></td>
+            <td class="reads"><SizeText :text="form.reads" /></td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+    <section>
+      <h2>All functions</h2>
+      <dl>
+        <div v-for="item in functions" :key="item.written">
+          <dt>
+            <kbd>{{ item.written }}</kbd>
+          </dt>
+          <dd>{{ item.about }}</dd>
+        </div>
+      </dl>
+    </section>
+    <section>
+      <h2>All units</h2>
+      <dl>
+        <div v-for="unit in units" :key="unit.words">
+          <dt>
+            <kbd>{{ unit.words }}</kbd>
+          </dt>
+          <dd>{{ unit.about }}</dd>
+        </div>
+      </dl>
+    </section>
+  </main>
+</template>
+
+<style scoped>
+.help {
+  max-width: 860px;
+  margin: 0 auto;
+  padding: 16px 24px 48px;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  justify-content: space-between;
+  gap: 8px 24px;
+  border-bottom: 2px solid var(--ink);
+  padding-bottom: 8px;
+}
+h1 {
+  margin: 0;
+  font-size: 28px;
+}
+h2 {
+  margin: 32px 0 4px;
+  font-size: 20px;
+}
+p {
+  margin: 8px 0;
+  max-width: 68ch;
+}
+.back {
+  color: var(--chalk);
+  font-weight: 500;
+  min-height: var(--touch);
+  display: inline-flex;
+  align-items: center;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  table-layout: fixed;
+}
+th {
+  text-align: left;
+  font-weight: 500;
+  color: var(--ink-soft);
+}
+th,
+td {
+  padding: 6px 12px 6px 0;
+  border-bottom: 1px solid var(--groove);
+  vertical-align: baseline;
+  overflow-wrap: anywhere;
+}
+kbd {
+  font-family: var(--figures);
+  font-size: 18px;
+  font-weight: 500;
+  white-space: pre-wrap;
+}
+small {
+  display: block;
+  color: var(--ink-soft);
+}
+.reads {
+  font-family: var(--figures);
+  font-size: 18px;
+  font-weight: 600;
+}
+dl {
+  margin: 0;
+}
+dl div {
+  display: grid;
+  grid-template-columns: minmax(0, 2fr) minmax(0, 3fr);
+  gap: 12px;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--groove);
+}
+dd {
+  margin: 0;
+}
+</style>
