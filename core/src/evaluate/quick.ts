@@ -1,6 +1,6 @@
 import type { Expr, Measure } from '../notation/ast.ts';
 import { ADD, combineSmall, DIVIDE, MULTIPLY, small, SUBTRACT } from '../number/small-fraction.ts';
-import { makeRational } from '../number/rational.ts';
+import { reduceNumbers } from '../number/rational.ts';
 import { ANGLE, PLAIN, type Dimension } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
 
@@ -18,7 +18,7 @@ let dimension: Dimension = PLAIN;
 /** The quantity, or undefined when the quick way does not lead there. */
 export function quickQuantity(expr: Expr): Quantity | undefined {
   if (!walk(expr)) return undefined;
-  return { value: makeRational(small.num, small.den), dimension };
+  return { value: reduceNumbers(small.num, small.den), dimension };
 }
 
 function walk(expr: Expr): boolean {

@@ -84,6 +84,7 @@ describe('hostile input', () => {
     ['a product of many roots', Array.from({ length: 40 }, (_, n) => `(1 + √${n + 2})`).join('*')],
     ['a root of a large number', 'sqrt(1000000000000000000000000000057)'],
     ['a large angle', 'sin(1e300)'],
+    ['a line number without end', `#${'7'.repeat(40)} + #${'8'.repeat(20)}`],
     ['a tower through exp', 'exp(exp(exp(10)))'],
   ])('%s is answered', (_, source) => {
     expectAnswer(source);
@@ -95,6 +96,11 @@ describe('hostile input', () => {
       if (/\p{Nd}|\p{Zs}|\p{Cf}|\p{No}/u.test(character))
         for (const entry of [character, `5${character}3`, `5'${character}`]) expectAnswer(entry);
     }
+  });
+
+  it('a line number past all lines reads back as an entry', () => {
+    const { readBack, issue } = reckon(`#${'7'.repeat(40)} + 1`);
+    expect([reckon(readBack ?? '').readBack, issue?.code]).toEqual([readBack, 'line.unknown']);
   });
 
   it('a session goes on after errors, and its lines keep their numbers', () => {

@@ -345,7 +345,9 @@ function scanSuperscript(table: T.TokenTable, start: number): number {
 function scanLine(table: T.TokenTable, start: number): number {
   const end = skipDigits(table.source, start + 1);
   if (end === start + 1) return pushMark(table, T.UNKNOWN, start, end);
-  return push(table, T.LINE, start, end, digitsValue(table.source, start + 1, end), 0);
+  const number = digitsValue(table.source, start + 1, end);
+  // No slate has that many lines: a number past all of them stands for any such.
+  return push(table, T.LINE, start, end, number === -1 ? Number.MAX_SAFE_INTEGER : number, 0);
 }
 
 function isNumberKind(kind: T.TokenKind): boolean {

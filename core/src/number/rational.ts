@@ -27,8 +27,8 @@ export const ONE: Rational = raw(1, 1);
 export const TWO: Rational = raw(2, 1);
 export const HALF: Rational = raw(1, 2);
 
-/** num/den in lowest terms from whole doubles, den not 0. */
-function fromNumbers(num: number, den: number): Rational {
+/** num/den in lowest terms from whole doubles up to 2^53 - 1 in size, den over 0, without a check. */
+export function reduceNumbers(num: number, den: number): Rational {
   if (num === 0) return ZERO;
   const divisor = num < 0 ? gcdNumber(-num, den) : gcdNumber(num, den);
   return divisor === 1 ? raw(num, den) : raw(num / divisor, den / divisor);
@@ -52,7 +52,7 @@ function fromBigs(num: bigint, den: bigint): Rational {
 export function makeRational(num: number | bigint, den: number | bigint = 1): Rational {
   if (typeof num === 'number' && typeof den === 'number') {
     invariant(Number.isSafeInteger(num) && Number.isSafeInteger(den) && den !== 0, 'whole parts, den not 0');
-    return den < 0 ? fromNumbers(num === 0 ? 0 : -num, -den) : fromNumbers(num, den);
+    return den < 0 ? reduceNumbers(num === 0 ? 0 : -num, -den) : reduceNumbers(num, den);
   }
   const n = BigInt(num);
   const d = BigInt(den);
@@ -71,16 +71,16 @@ export function addRational(a: Rational, b: Rational): Rational {
   if (typeof an === 'number' && typeof ad === 'number' && typeof bn === 'number' && typeof bd === 'number') {
     if (ad === bd) {
       const sum = an + bn;
-      if (sum <= MAX && sum >= -MAX) return ad === 1 ? (sum === 0 ? ZERO : raw(sum, 1)) : fromNumbers(sum, ad);
+      if (sum <= MAX && sum >= -MAX) return ad === 1 ? (sum === 0 ? ZERO : raw(sum, 1)) : reduceNumbers(sum, ad);
     } else if (ad > bd && ad % bd === 0) {
       // One denominator goes into the other, as those of one tape do.
       const right = bn * (ad / bd);
       const sum = an + right;
-      if (right <= MAX && right >= -MAX && sum <= MAX && sum >= -MAX) return fromNumbers(sum, ad);
+      if (right <= MAX && right >= -MAX && sum <= MAX && sum >= -MAX) return reduceNumbers(sum, ad);
     } else if (bd > ad && bd % ad === 0) {
       const left = an * (bd / ad);
       const sum = left + bn;
-      if (left <= MAX && left >= -MAX && sum <= MAX && sum >= -MAX) return fromNumbers(sum, bd);
+      if (left <= MAX && left >= -MAX && sum <= MAX && sum >= -MAX) return reduceNumbers(sum, bd);
     } else {
       const left = an * bd;
       const right = bn * ad;
@@ -88,7 +88,7 @@ export function addRational(a: Rational, b: Rational): Rational {
       const den = ad * bd;
       // Each product is checked by itself: two that are rounded could add to a sum that looks small.
       if (den <= MAX && left <= MAX && left >= -MAX && right <= MAX && right >= -MAX && sum <= MAX && sum >= -MAX)
-        return fromNumbers(sum, den);
+        return reduceNumbers(sum, den);
     }
   }
   const d1 = BigInt(ad);
@@ -111,7 +111,7 @@ export function multiplyRational(a: Rational, b: Rational): Rational {
     const num = an * bn;
     const den = ad * bd;
     if (num <= MAX && num >= -MAX && den <= MAX)
-      return den === 1 ? (num === 0 ? ZERO : raw(num, 1)) : fromNumbers(num, den);
+      return den === 1 ? (num === 0 ? ZERO : raw(num, 1)) : reduceNumbers(num, den);
   }
   return fromBigs(BigInt(an) * BigInt(bn), BigInt(ad) * BigInt(bd));
 }
@@ -135,7 +135,7 @@ export function divideRational(a: Rational, b: Rational): Rational {
   ) {
     const num = bn < 0 ? -an * bd : an * bd;
     const den = bn < 0 ? ad * -bn : ad * bn;
-    if (num <= MAX && num >= -MAX && den <= MAX) return fromNumbers(num, den);
+    if (num <= MAX && num >= -MAX && den <= MAX) return reduceNumbers(num, den);
   }
   return multiplyRational(a, invertRational(b));
 }
