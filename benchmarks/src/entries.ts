@@ -21,7 +21,7 @@ function sixteenths(inches: number): string {
 }
 
 function withMathjs(math: typeof numbers, translated: string): string {
-  const value = math.evaluate(translated) as Unit;
+  const value = math.evaluate(`(${translated}) to inch`) as Unit;
   return sixteenths(value.toNumber('inch'));
 }
 

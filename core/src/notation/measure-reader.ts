@@ -251,7 +251,7 @@ function readRun(c: Cursor): NumberLiteral | undefined {
     c.advance();
     return readNumber(c);
   }
-  if (c.kind === T.WORD && c.word() === 'in') {
+  if (c.kind === T.WORD && isNumberStart(c.kindAt(first + 1)) && c.word() === 'in') {
     const next = c.kindAt(first + 1);
     if (next === T.INTEGER || next === T.DECIMAL) {
       c.advance();

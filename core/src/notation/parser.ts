@@ -49,7 +49,7 @@ export function parse(source: string, options: ScanOptions = {}): Parsed {
 const COLUMNS: T.TokenTable = T.makeTable(LIMITS.characters);
 
 function readEntry(c: Cursor): Entry | undefined {
-  const label = c.source.includes(':') ? readLabel(c) : undefined;
+  const label = c.table.hasColon ? readLabel(c) : undefined;
   const assignment = c.kind === T.WORD ? readAssignment(c) : undefined;
   const expr = readWhole(c);
   if (expr === undefined) {

@@ -46,6 +46,7 @@ export function scan(source: string, options: ScanOptions = {}): T.TokenTable {
 export function scanInto(table: T.TokenTable, source: string, options: ScanOptions): T.TokenTable {
   table.source = source;
   table.count = 0;
+  table.hasColon = false;
   const decimalComma = options.decimalComma === true;
   const length = source.length;
   let at = 0;
@@ -113,18 +114,24 @@ function lastEnd(table: T.TokenTable): number {
 
 /** A token of one character, or one of the pairs that begin with it (+=, -=, '' and the like). */
 function scanMark(table: T.TokenTable, at: number, kind: T.TokenKind, decimalComma: boolean): number {
-  const next = codeAt(table.source, at + 1);
+  const { source } = table;
   // Most marks stand before a space, a digit or the end, and make no pair with those.
-  if (next === 0x20 || next === -1 || (isDigit(next) && kind !== T.COMMA)) return pushMark(table, kind, at, at + 1);
+  const raw = at + 1 < source.length ? source.charCodeAt(at + 1) : 0x20;
+  if (raw === 0x20 || (raw >= 0x30 && raw <= 0x39 && kind !== T.COMMA)) {
+    if (kind === T.COLON) table.hasColon = true;
+    return pushMark(table, kind, at, at + 1);
+  }
+  const next = plainCode(raw);
+  if (kind === T.COLON) table.hasColon = true;
   if (kind === T.FOOT_MARK && kindOfCode(next) === T.FOOT_MARK) return pushMark(table, T.INCH_MARK, at, at + 2);
-  if (next === EQUALS_CODE && codeAt(table.source, at + 2) !== EQUALS_CODE) {
+  if (next === EQUALS_CODE && codeAt(source, at + 2) !== EQUALS_CODE) {
     if (kind === T.PLUS) return pushMark(table, T.PLUS_EQUALS, at, at + 2);
     if (kind === T.HYPHEN || kind === T.MINUS) return pushMark(table, T.MINUS_EQUALS, at, at + 2);
   }
   if (kind === T.COMMA && decimalComma && isDigit(next)) return scanNumber(table, at, decimalComma);
   if (kind === T.DEGREE) {
     const letter = next | 0x20;
-    if ((letter === 0x63 || letter === 0x66) && !isLetter(codeAt(table.source, at + 2)))
+    if ((letter === 0x63 || letter === 0x66) && !isLetter(codeAt(source, at + 2)))
       return pushMark(table, T.WORD, at, at + 2);
   }
   return pushMark(table, kind, at, at + 1);

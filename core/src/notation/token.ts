@@ -46,6 +46,8 @@ export interface TokenTable {
   source: string;
   /** How many of the columns' entries are tokens of this source. */
   count: number;
+  /** Whether a colon stands in the source: only then can there be a label. */
+  hasColon: boolean;
   readonly kinds: Uint8Array;
   readonly starts: Int32Array;
   readonly ends: Int32Array;
@@ -61,6 +63,7 @@ export function makeTable(characters: number): TokenTable {
   return {
     source: '',
     count: 0,
+    hasColon: false,
     kinds: new Uint8Array(room),
     starts: new Int32Array(room),
     ends: new Int32Array(room),

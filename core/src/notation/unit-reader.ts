@@ -66,14 +66,19 @@ interface ReadUnit {
 
 function readUnitWord(c: Cursor, index: number): ReadUnit | undefined {
   const word = c.word(index);
+  const unit = UNIT_WORDS.get(word);
+  // "square" is a unit of its own and a prefix of others; no other unit word is.
+  if (unit !== undefined && word !== 'square') {
+    if (word === 'min' && c.kindAt(index + 1) === T.OPEN) return undefined;
+    return { power: { unit, power: 1 }, next: index + 1 };
+  }
   const prefix = PREFIX_POWERS.get(word);
   if (prefix !== undefined && c.kindAt(index + 1) === T.WORD) {
     const base = UNIT_WORDS.get(c.word(index + 1));
     if (base?.powers) return { power: { unit: base, power: prefix }, next: index + 2 };
   }
   const power = unitOfWord(word);
-  if (power === undefined || (word === 'min' && c.kindAt(index + 1) === T.OPEN)) return undefined;
-  return { power, next: index + 1 };
+  return power === undefined ? undefined : { power, next: index + 1 };
 }
 
 /**
@@ -155,7 +160,8 @@ export function readFurtherUnits(c: Cursor, first: readonly UnitPower[]): readon
 
 /** A rate word at the cursor: mph, kmh. */
 export function readRate(c: Cursor): readonly UnitPower[] | undefined {
-  if (c.kind !== T.WORD) return undefined;
+  // Rate words have three letters.
+  if (c.kind !== T.WORD || c.end() - c.start() !== 3) return undefined;
   const rate = RATE_WORDS.get(c.word());
   if (rate === undefined) return undefined;
   c.advance();
