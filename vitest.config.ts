@@ -4,7 +4,13 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'core', include: ['core/src/**/*.test.ts', 'tools/**/*.test.ts'], environment: 'node' } },
+      {
+        test: {
+          name: 'core',
+          include: ['core/src/**/*.test.ts', 'tools/reckon/*.test.ts', 'tools/lib/*.test.ts'],
+          environment: 'node',
+        },
+      },
       { test: { name: 'contract', include: ['contract/src/**/*.test.ts'], environment: 'node' } },
       {
         test: {

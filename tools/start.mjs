@@ -4,6 +4,7 @@
  */
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
+import { join } from 'node:path';
 import { buildServer, buildWeb } from './lib/build.mjs';
 import { clusterHome, removeCluster, startCluster } from './lib/cluster.mjs';
 import { ensurePackages } from './lib/install.mjs';
@@ -73,8 +74,10 @@ async function main() {
     return;
   }
   const kind = options.real ? 'real' : 'demo';
-  mkdirSync(at('.data'), { recursive: true });
-  const lock = at('.data', `${kind}.lock`);
+  // Elsewhere than in .data/ only for the tests, which must not meet what is running here.
+  const data = process.env.SPRELL_DATA ?? at('.data');
+  mkdirSync(data, { recursive: true });
+  const lock = join(data, `${kind}.lock`);
   takeLock(lock);
 
   // From here on a signal ends the start in order, whatever it was doing.
@@ -91,7 +94,7 @@ async function main() {
   try {
     await ensurePackages();
     if (wanted) {
-      const store = await openStore(options, at('.data', kind));
+      const store = await openStore(options, join(data, kind));
       stops.unshift(() => store.stop());
       await buildServer();
       await buildWeb();

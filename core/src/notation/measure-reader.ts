@@ -251,7 +251,8 @@ function readRun(c: Cursor): NumberLiteral | undefined {
     c.advance();
     return readNumber(c);
   }
-  if (c.kind === T.WORD && isNumberStart(c.kindAt(first + 1)) && c.word() === 'in') {
+  // 3 in2 is an area: a tight digit behind a unit word is its power.
+  if (c.kind === T.WORD && isNumberStart(c.kindAt(first + 1)) && !c.tight(first + 1) && c.word() === 'in') {
     const next = c.kindAt(first + 1);
     if (next === T.INTEGER || next === T.DECIMAL) {
       c.advance();

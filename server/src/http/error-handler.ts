@@ -34,6 +34,10 @@ function problemOf(error: unknown): ProblemError {
   if (error instanceof URIError) return new ProblemError('request.invalid', 'The address is not readable.');
   const known = BODY_ERRORS[(error as { type?: string }).type ?? ''];
   if (known) return known;
+  const { status } = error as { status?: unknown };
+  if (status === 404) return new ProblemError('route.not_found', 'There is nothing at this address.');
+  if (typeof status === 'number' && status >= 400 && status < 500)
+    return new ProblemError('request.invalid', 'The request is not readable.');
   if (isAway(error)) return new ProblemError('server.unavailable', 'The store of jobs is away; try again in a moment.');
   return new ProblemError('server.failed', 'Something failed here; nothing was changed.');
 }

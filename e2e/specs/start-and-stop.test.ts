@@ -1,0 +1,105 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { afterAll, describe, expect, it } from 'vitest';
+
+const START = fileURLToPath(new URL('../../bin/start', import.meta.url));
+/** Entered by the user that runs the database too. */
+const data = mkdtempSync(join(tmpdir(), 'sprell-start-'));
+const children: ChildProcess[] = [];
+
+interface Started {
+  readonly child: ChildProcess;
+  readonly address: string;
+  readonly said: () => string;
+  readonly ended: Promise<number | null>;
+}
+
+/** Runs bin/start on a data folder of its own until it says where it is, or ends. */
+function start(...args: string[]): Promise<Started> {
+  const child = spawn(START, args, { env: { ...process.env, SPRELL_DATA: data, DATABASE_URL: '', PORT: '' } });
+  children.push(child);
+  let said = '';
+  const ended = new Promise<number | null>((resolve) => child.once('exit', resolve));
+  return new Promise((resolve, reject) => {
+    const hear = (text: Buffer) => {
+      said += text.toString();
+      const address = /Sprell is at (\S+)/.exec(said)?.[1];
+      if (address) resolve({ child, address, said: () => said, ended });
+    };
+    child.stdout.on('data', hear);
+    child.stderr.on('data', hear);
+    void ended.then((code) => reject(new Error(`bin/start ended with ${code}: ${said}`)));
+  });
+}
+
+const jobs = async (address: string) =>
+  (await (await fetch(`${address}api/jobs`)).json()) as { title: string; lines: number; id: string }[];
+const answers = (address: string) =>
+  fetch(address).then(
+    () => true,
+    () => false,
+  );
+
+afterAll(async () => {
+  for (const child of children) child.kill('SIGKILL');
+  const { removeCluster } = (await import(new URL('../../tools/lib/cluster.mjs', import.meta.url).href)) as {
+    removeCluster(home: string): Promise<void>;
+  };
+  for (const kind of ['demo', 'real']) await removeCluster(join(data, kind));
+  rmSync(data, { recursive: true, force: true });
+});
+
+describe('bin/start', () => {
+  it('serves the demo, keeps what is written, recovers after kill -9, and stops all it started', async () => {
+    const first = await start();
+    const [bandstand] = await jobs(first.address);
+    expect(bandstand).toMatchObject({ title: 'Bandstand, Quill Park', lines: 42 });
+    expect(await (await fetch(first.address)).text()).toContain('<div id="app">');
+    await expect(start()).rejects.toThrow(/running already at http/);
+    const change = {
+      id: '01900000-0000-7000-8000-00000000c0de',
+      kind: 'line.add',
+      lineId: '01900000-0000-7000-8000-00000000beef',
+      number: 43,
+      position: 'zz',
+      source: '5',
+      label: null,
+      note: '',
+    };
+    const written = await fetch(`${first.address}api/jobs/${bandstand?.id}/changes`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ changes: [change] }),
+    });
+    expect(await written.json()).toMatchObject({ results: [{ status: 'applied' }] });
+
+    first.child.kill('SIGKILL');
+    await first.ended;
+    const second = await start();
+    expect(second.said()).toContain('still running');
+    expect((await jobs(second.address))[0]).toMatchObject({ lines: 43 });
+    second.child.kill('SIGTERM');
+    expect(await second.ended).toBe(0);
+    expect(second.said()).toContain('Stopped.');
+    expect(await answers(second.address)).toBe(false);
+    expect(() => readFileSync(join(data, 'demo', 'cluster', 'postmaster.pid'))).toThrow();
+  });
+
+  it('starts over with --fresh, and for real use with nothing of the demo', async () => {
+    const fresh = await start('--fresh');
+    expect((await jobs(fresh.address))[0]).toMatchObject({ lines: 42 });
+    const real = await start('--real');
+    expect(await jobs(real.address)).toEqual([]);
+    for (const { child, ended } of [fresh, real]) {
+      child.kill('SIGINT');
+      expect(await ended).toBe(0);
+    }
+  });
+
+  it('says at once what it does not know', async () => {
+    await expect(start('--nonsense')).rejects.toThrow(/There is no option --nonsense/);
+  });
+});
