@@ -1,0 +1,84 @@
+import { describe, expect, it } from 'vitest';
+import { problemWire, PROBLEMS } from '../problem.ts';
+import { changeResultWire, changeWire, type Change } from './change.ts';
+import { lineWire } from './line.ts';
+
+const ID = '01900000-0000-7000-8000-000000000001';
+const add: Change = {
+  id: ID,
+  kind: 'line.add',
+  lineId: ID,
+  number: 1,
+  position: 'a0',
+  source: `5' 3"`,
+  label: null,
+  note: '',
+};
+const edit: Change = {
+  id: ID,
+  kind: 'line.edit',
+  lineId: ID,
+  base: 3,
+  position: 'a0',
+  source: '5',
+  label: 'rail',
+  note: '',
+};
+
+describe('a change on the wire', () => {
+  it.each([
+    ['a new line', add],
+    ['an edit of a revision', edit],
+    ['an edit of an own change', { ...edit, base: ID }],
+    ['a deletion', { id: ID, kind: 'line.delete', lineId: ID, base: 0 }],
+    ['a return', { id: ID, kind: 'line.restore', lineId: ID, base: 7 }],
+    ['an entry in every script', { ...add, source: 'π × 3′ ½ 長さ' }],
+    ['a note of several lines', { ...add, note: 'one\ntwo\tthree' }],
+  ])('is taken: %s', (_, change) => {
+    expect(changeWire.safeParse(change).success).toBe(true);
+    expect(changeWire.parse(JSON.parse(JSON.stringify(change)))).toEqual(change);
+  });
+
+  it.each([
+    ['no kind', { ...add, kind: undefined }],
+    ['a number in an edit', { ...edit, number: 4 }],
+    ['a base that is no revision', { ...edit, base: -1 }],
+    ['a base that is half a one', { ...edit, base: 1.5 }],
+    ['an id of version 4', { ...add, lineId: 'e3f6a6e2-1a0c-4a63-9f2b-0f4b7d6f4f11' }],
+    ['an empty label', { ...add, label: '  ' }],
+    ['a label of two lines', { ...add, label: 'a\nb' }],
+    ['a source of two lines', { ...add, source: '5\n6' }],
+    ['a null character in a note', { ...add, note: 'a\u0000' }],
+    ['half a character in a label', { ...add, label: '\udc00x' }],
+    ['a number past a million', { ...add, number: 1_000_001 }],
+    ['a position of one letter', { ...add, position: 'a' }],
+    ['a position of symbols', { ...add, position: 'a0;' }],
+    ['a long note', { ...add, note: 'x'.repeat(2001) }],
+  ])('is refused: %s', (_, change) => {
+    expect(changeWire.safeParse(change).success).toBe(false);
+  });
+});
+
+describe('what comes back', () => {
+  const line = { id: ID, number: 1, position: 'a0', source: '5', label: null, note: '', revision: 1, deleted: false };
+
+  it('is a line applied, a line in conflict, or a refusal by code', () => {
+    expect(changeResultWire.parse({ id: ID, status: 'applied', line })).toMatchObject({ line });
+    expect(changeResultWire.parse({ id: ID, status: 'conflict', line: { ...line, deleted: true } })).toMatchObject({
+      status: 'conflict',
+    });
+    expect(changeResultWire.parse({ id: ID, status: 'refused', code: 'line.not_found' })).toMatchObject({
+      code: 'line.not_found',
+    });
+    expect(changeResultWire.safeParse({ id: ID, status: 'refused', code: 'because' }).success).toBe(false);
+    expect(lineWire.safeParse({ ...line, number: 0 }).success).toBe(false);
+  });
+
+  it('is a problem with a code of the one registry', () => {
+    for (const [code, status] of Object.entries(PROBLEMS)) {
+      expect(problemWire.safeParse({ code, message: 'm', requestId: 'r' }).success).toBe(true);
+      expect(status).toBeGreaterThanOrEqual(400);
+    }
+    expect(problemWire.safeParse({ code: 'odd', message: 'm', requestId: 'r' }).success).toBe(false);
+  });
+});
