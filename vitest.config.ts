@@ -1,28 +1,34 @@
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vitest/config';
 
+/** No test asserts a time; this only ends one that hangs, on however slow a machine. */
+const HANGS = { testTimeout: 120_000, hookTimeout: 120_000 };
+
 export default defineConfig({
   test: {
     projects: [
       {
         test: {
+          ...HANGS,
           name: 'core',
           include: ['core/src/**/*.test.ts', 'tools/reckon/*.test.ts', 'tools/lib/*.test.ts'],
           environment: 'node',
         },
       },
-      { test: { name: 'contract', include: ['contract/src/**/*.test.ts'], environment: 'node' } },
+      { test: { ...HANGS, name: 'contract', include: ['contract/src/**/*.test.ts'], environment: 'node' } },
       {
         test: {
           name: 'server',
           include: ['server/src/**/*.test.ts'],
           environment: 'node',
           globalSetup: ['server/src/testing/throwaway-cluster.ts'],
-          testTimeout: 30_000,
-          hookTimeout: 60_000,
+          ...HANGS,
         },
       },
-      { plugins: [vue()], test: { name: 'web', include: ['web/src/**/*.test.ts'], environment: 'happy-dom' } },
+      {
+        plugins: [vue()],
+        test: { ...HANGS, name: 'web', include: ['web/src/**/*.test.ts'], environment: 'happy-dom' },
+      },
       {
         test: {
           name: 'e2e',
@@ -30,8 +36,7 @@ export default defineConfig({
           environment: 'node',
           globalSetup: ['e2e/fixtures/running-build.ts'],
           fileParallelism: false,
-          testTimeout: 60_000,
-          hookTimeout: 120_000,
+          ...HANGS,
         },
       },
     ],
