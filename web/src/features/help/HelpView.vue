@@ -17,7 +17,7 @@ const units = UNITS.filter(({ words }) => words.length > 0).map(({ words, about 
       <RouterLink class="back" to="/">Back to the bench</RouterLink>
     </header>
     <p>
-      Write sizes as you would on a board. Capitals and spaces never matter. Under each entry stands how it was read,
+      Write sizes as you would on a board. Capitals and spaces never matter. Beside each entry stands how it was read,
       with every grouping shown, and what it comes to on a tape marked in sixteenths.
     </p>
     <section v-for="group in ACCEPTED_FORMS" :key="group.title">
