@@ -1,4 +1,5 @@
-import type { Expr, Measure } from '../notation/ast.ts';
+import type { Expr, Measure, MeasurePart } from '../notation/ast.ts';
+import type { BinaryOperator } from '../notation/operators.ts';
 import { ADD, combineSmall, DIVIDE, MULTIPLY, small, SUBTRACT } from '../number/small-fraction.ts';
 import { reduceNumbers } from '../number/rational.ts';
 import { ANGLE, PLAIN, type Dimension } from '../units/dimension.ts';
@@ -10,7 +11,18 @@ import type { Quantity } from '../units/quantity.ts';
  * doubles or is in error, is left to the tree walk in evaluate.ts, which comes to the same value.
  */
 
-const OPERATIONS = { add: ADD, subtract: SUBTRACT, multiply: MULTIPLY, of: MULTIPLY, divide: DIVIDE } as const;
+function operationOf(operator: BinaryOperator): number {
+  switch (operator) {
+    case 'add':
+      return ADD;
+    case 'subtract':
+      return SUBTRACT;
+    case 'divide':
+      return DIVIDE;
+    default:
+      return MULTIPLY;
+  }
+}
 
 /** Dimension of the value in `small`. */
 let dimension: Dimension = PLAIN;
@@ -33,7 +45,7 @@ function walk(expr: Expr): boolean {
       const { num, den } = small;
       const leftDimension = dimension;
       if (!walk(expr.right)) return false;
-      const operation = OPERATIONS[expr.operator];
+      const operation = operationOf(expr.operator);
       const combined = combineDimensions(operation, leftDimension, dimension);
       if (combined === undefined) return false;
       dimension = combined;
@@ -70,7 +82,8 @@ function putSmall(num: number | bigint, den: number | bigint): boolean {
 const ROOM = 1e9;
 
 function walkMeasure({ parts }: Measure): boolean {
-  const [first, second] = parts as readonly [Measure['parts'][number], Measure['parts'][number] | undefined];
+  const first = parts[0] as MeasurePart;
+  const second = parts.length > 1 ? parts[1] : undefined;
   if (!isOrdinary(first.unit.dimension) || parts.length > 2) return false;
   const { top, bottom } = first.amount;
   if (!putPart(top, bottom, first.unit.factor.num, first.unit.factor.den)) return false;

@@ -20,7 +20,10 @@ const NO_ALTERNATIVES: readonly Alternative[] = [];
 /** Where the parser stands in the tokens of one entry, and what it has to say so far. */
 export class Cursor {
   readonly table: T.TokenTable;
-  readonly source: string;
+  private readonly kinds: Uint8Array;
+  private readonly starts: Int32Array;
+  private readonly ends: Int32Array;
+  source: string;
   index = 0;
   /** Kind of the token at `index`. */
   kind: T.TokenKind;
@@ -38,8 +41,24 @@ export class Cursor {
 
   constructor(table: T.TokenTable) {
     this.table = table;
+    this.kinds = table.kinds;
+    this.starts = table.starts;
+    this.ends = table.ends;
     this.source = table.source;
     this.kind = table.kinds[0] as number;
+  }
+
+  /** Back to the first token, with nothing said: the table holds another entry now. */
+  restart(): void {
+    this.source = this.table.source;
+    this.index = 0;
+    this.kind = this.kinds[0] as number;
+    this.depth = 0;
+    this.multiplierEnd = -1;
+    this.ghost = '';
+    this.unfinished = false;
+    this.reported = undefined;
+    this.offered = undefined;
   }
 
   get issues(): readonly Issue[] {
@@ -62,30 +81,30 @@ export class Cursor {
 
   advance(): void {
     this.index += 1;
-    this.kind = this.table.kinds[this.index] as number;
+    this.kind = this.kinds[this.index] as number;
   }
 
   moveTo(index: number): void {
     this.index = index;
-    this.kind = this.table.kinds[index] as number;
+    this.kind = this.kinds[index] as number;
   }
 
   kindAt(index: number): T.TokenKind {
-    return index < this.table.count ? (this.table.kinds[index] as number) : T.END;
+    return index < this.table.count ? (this.kinds[index] as number) : T.END;
   }
 
   /** Start of the token at `index`. */
   start(index: number = this.index): number {
-    return this.table.starts[index] as number;
+    return this.starts[index] as number;
   }
 
   end(index: number = this.index): number {
-    return this.table.ends[index] as number;
+    return this.ends[index] as number;
   }
 
   /** End of the token before the current one. */
   lastEnd(): number {
-    return this.index === 0 ? 0 : (this.table.ends[this.index - 1] as number);
+    return this.index === 0 ? 0 : (this.ends[this.index - 1] as number);
   }
 
   text(index: number = this.index): string {
@@ -100,7 +119,7 @@ export class Cursor {
 
   /** No white space between the token at `index` and the one before it. */
   tight(index: number): boolean {
-    return index > 0 && this.table.starts[index] === this.table.ends[index - 1];
+    return index > 0 && this.starts[index] === this.ends[index - 1];
   }
 
   enter(): void {

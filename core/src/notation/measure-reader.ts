@@ -230,18 +230,24 @@ function partFollows(c: Cursor, unit: Unit): boolean {
 
 const powersUnlessPartFollows = (c: Cursor, unit: Unit): boolean => !partFollows(c, unit);
 
-/** 7" 1/4 is one amount of inches. */
-function joinPart(parts: MeasurePart[], next: MeasurePart): MeasurePart {
-  const last = parts[parts.length - 1] as MeasurePart;
-  if (last.unit !== next.unit) {
-    parts.push(next);
-    return next;
+/** The parts of a measure whose first has been read: at most as many as its family has units. */
+function readParts(c: Cursor, first: MeasurePart): readonly MeasurePart[] {
+  let next = first.unit.family === undefined ? undefined : readNextPart(c, first);
+  if (next === undefined) return [first];
+  // Most have two, and a list made at its length is quicker than one that grows.
+  let parts: readonly MeasurePart[] = first.unit === next.unit ? [joined(first, next)] : [first, next];
+  for (;;) {
+    const last = parts[parts.length - 1] as MeasurePart;
+    next = readNextPart(c, last);
+    if (next === undefined) return parts;
+    parts = last.unit === next.unit ? [...parts.slice(0, -1), joined(last, next)] : [...parts, next];
   }
+}
+
+/** 7" 1/4 is one amount of inches. */
+function joined({ amount, unit }: MeasurePart, next: MeasurePart): MeasurePart {
   const fraction = { num: next.amount.top, den: next.amount.bottom };
-  const amount = mixedLiteral(last.amount.start, next.amount.end, last.amount.whole, fraction);
-  const joined = { amount, unit: last.unit };
-  parts[parts.length - 1] = joined;
-  return joined;
+  return { amount: mixedLiteral(amount.start, next.amount.end, amount.whole, fraction), unit };
 }
 
 /** 6:12 or 6 in 12: the run of a slope whose rise has just been read; undefined, and nothing consumed, when there is none. */
@@ -290,12 +296,7 @@ export function readNumberOrMeasure(c: Cursor): Expr {
   if (mark.power !== 1 || mark.unit === MONEY_UNIT) {
     return mark.unit === MONEY_UNIT ? moneyOf(c, amount, amount.start) : scaled(c, amount, readFurtherUnits(c, [mark]));
   }
-  let last: MeasurePart = { amount, unit: mark.unit };
-  const parts = [last];
-  if (mark.unit.family !== undefined) {
-    for (let next = readNextPart(c, last); next !== undefined; next = readNextPart(c, last))
-      last = joinPart(parts, next);
-  }
+  const parts = readParts(c, { amount, unit: mark.unit });
   if (c.kind === T.SLASH || c.kind === T.WORD || (c.kind === T.TIMES && parts.length === 1)) {
     const units = readFurtherUnits(c, [mark]);
     if (units.length > 1)

@@ -34,7 +34,9 @@ export function parse(source: string, options: ScanOptions = {}): Parsed {
     const issues = [makeIssue('entry.too_long', span, { limit: `${LIMITS.characters}` })];
     return { source, entry: undefined, issues, unfinished: false, ghost: '', alternatives: [] };
   }
-  const c = new Cursor(scanInto(COLUMNS, source, options));
+  scanInto(COLUMNS, source, options);
+  const c = CURSOR;
+  c.restart();
   let entry: Entry | undefined;
   try {
     entry = readEntry(c);
@@ -47,6 +49,7 @@ export function parse(source: string, options: ScanOptions = {}): Parsed {
 
 /** The columns of the entry being read. No tree keeps them, and reading never begins inside of reading. */
 const COLUMNS: T.TokenTable = T.makeTable(LIMITS.characters);
+const CURSOR = new Cursor(COLUMNS);
 
 function readEntry(c: Cursor): Entry | undefined {
   const label = c.table.hasColon ? readLabel(c) : undefined;

@@ -50,6 +50,9 @@ export function scanInto(table: T.TokenTable, source: string, options: ScanOptio
   const decimalComma = options.decimalComma === true;
   const length = source.length;
   let at = 0;
+  // Two lanes for most of what is typed: digits before a space, a prime or an operator, and a mark before a space or digit.
+  const { kinds, starts, ends, values, extras } = table;
+  let count = 0;
   while (at < length) {
     const code = source.charCodeAt(at);
     if (code === 0x20) {
@@ -57,16 +60,70 @@ export function scanInto(table: T.TokenTable, source: string, options: ScanOptio
       continue;
     }
     if (isDigit(code)) {
-      at = scanNumber(table, at, decimalComma);
+      let value = code - 0x30;
+      let end = at + 1;
+      let next = -1;
+      // Never past the end of the text: asking for a character that is not there takes the slow way for good.
+      while (end < length) {
+        next = source.charCodeAt(end);
+        if (next < 0x30 || next > 0x39) break;
+        value = value * 10 + (next - 0x30);
+        end += 1;
+        next = -1;
+      }
+      let kind = T.INTEGER;
+      let den = 0;
+      let numberEnd = end;
+      if (next === SLASH_CODE) {
+        kind = T.FRACTION;
+        numberEnd += 1;
+        next = -1;
+        while (numberEnd < length) {
+          next = source.charCodeAt(numberEnd);
+          if (next < 0x30 || next > 0x39) break;
+          den = den * 10 + (next - 0x30);
+          numberEnd += 1;
+          next = -1;
+        }
+        // No digits, a chain, a decimal: not for this lane.
+        if (numberEnd === end + 1 || next === SLASH_CODE || next === DOT || (count > 0 && kinds[count - 1] === T.SLASH)) numberEnd = at + 99;
+      }
+      if (next < COMMA_CODE && numberEnd - at <= FAST_DIGITS) {
+        kinds[count] = kind;
+        starts[count] = at;
+        ends[count] = numberEnd;
+        values[count] = value;
+        extras[count] = den;
+        count += 1;
+        at = numberEnd;
+      } else {
+        table.count = count;
+        at = scanNumber(table, at, decimalComma);
+        count = table.count;
+      }
       continue;
     }
     const single = code < 128 ? (ASCII_SINGLE[code] as number) : 0;
-    if (single !== 0) {
-      at = scanMark(table, at, single, decimalComma);
+    if (single === 0) {
+      table.count = count;
+      at = scanOther(table, at, code, decimalComma);
+      count = table.count;
       continue;
     }
-    at = scanOther(table, at, code, decimalComma);
+    const next = at + 1 < length ? source.charCodeAt(at + 1) : 0x20;
+    if ((next === 0x20 || isDigit(next)) && single !== T.COMMA && single !== T.COLON) {
+      kinds[count] = single;
+      starts[count] = at;
+      ends[count] = at + 1;
+      count += 1;
+      at += 1;
+    } else {
+      table.count = count;
+      at = scanMark(table, at, single, decimalComma);
+      count = table.count;
+    }
   }
+  table.count = count;
   pushMark(table, T.END, length, length);
   return table;
 }
@@ -115,13 +172,7 @@ function lastEnd(table: T.TokenTable): number {
 /** A token of one character, or one of the pairs that begin with it (+=, -=, '' and the like). */
 function scanMark(table: T.TokenTable, at: number, kind: T.TokenKind, decimalComma: boolean): number {
   const { source } = table;
-  // Most marks stand before a space, a digit or the end, and make no pair with those.
-  const raw = at + 1 < source.length ? source.charCodeAt(at + 1) : 0x20;
-  if (raw === 0x20 || (raw >= 0x30 && raw <= 0x39 && kind !== T.COMMA)) {
-    if (kind === T.COLON) table.hasColon = true;
-    return pushMark(table, kind, at, at + 1);
-  }
-  const next = plainCode(raw);
+  const next = codeAt(source, at + 1);
   if (kind === T.COLON) table.hasColon = true;
   if (kind === T.FOOT_MARK && kindOfCode(next) === T.FOOT_MARK) return pushMark(table, T.INCH_MARK, at, at + 2);
   if (next === EQUALS_CODE && codeAt(source, at + 2) !== EQUALS_CODE) {

@@ -1,4 +1,4 @@
-import { absBig, bitLength, gcdBig, gcdNumber } from '../base/bigint.ts';
+import { absBig, bitLength, gcdBig, gcdNumber, restOf } from '../base/bigint.ts';
 import { invariant } from '../base/invariant.ts';
 
 /**
@@ -72,12 +72,12 @@ export function addRational(a: Rational, b: Rational): Rational {
     if (ad === bd) {
       const sum = an + bn;
       if (sum <= MAX && sum >= -MAX) return ad === 1 ? (sum === 0 ? ZERO : raw(sum, 1)) : reduceNumbers(sum, ad);
-    } else if (ad > bd && ad % bd === 0) {
+    } else if (ad > bd && restOf(ad, bd) === 0) {
       // One denominator goes into the other, as those of one tape do.
       const right = bn * (ad / bd);
       const sum = an + right;
       if (right <= MAX && right >= -MAX && sum <= MAX && sum >= -MAX) return reduceNumbers(sum, ad);
-    } else if (bd > ad && bd % ad === 0) {
+    } else if (bd > ad && restOf(bd, ad) === 0) {
       const left = an * (bd / ad);
       const sum = left + bn;
       if (left <= MAX && left >= -MAX && sum <= MAX && sum >= -MAX) return reduceNumbers(sum, bd);

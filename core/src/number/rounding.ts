@@ -1,4 +1,4 @@
-import { absBig } from '../base/bigint.ts';
+import { absBig, restOf } from '../base/bigint.ts';
 import { multiplyRational, makeRational, type Rational } from './rational.ts';
 
 /**
@@ -22,7 +22,7 @@ export interface RoundedWhole {
 /** num/den to a whole number, in doubles: den > 0, both whole and at most 2^53 - 1 in size; not necessarily in lowest terms. */
 function roundNumbers(num: number, den: number, direction: RoundingDirection): RoundedWhole {
   const magnitude = num < 0 ? -num : num;
-  const rest = magnitude % den;
+  const rest = restOf(magnitude, den);
   if (rest === 0) return { whole: num === 0 ? 0 : num / den, side: 0 };
   const inner = (magnitude - rest) / den;
   // den <= 2^53 - 1, so the comparison with half is made without doubling.

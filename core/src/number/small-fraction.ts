@@ -1,3 +1,5 @@
+import { restOf } from '../base/bigint.ts';
+
 /**
  * Arithmetic on fractions of doubles that are not reduced, for chains of operations whose middle results nobody sees.
  * Every product is checked before it is trusted: where one may not be exact the operation is refused, and the caller
@@ -31,8 +33,8 @@ export function combineSmall(operation: number, an: number, ad: number, bn: numb
     den = ad;
     if (ad !== bd) {
       // One denominator mostly goes into the other, as those of one tape do.
-      if (ad > bd && ad % bd === 0) right *= ad / bd;
-      else if (bd % ad === 0) {
+      if (ad > bd && restOf(ad, bd) === 0) right *= ad / bd;
+      else if (restOf(bd, ad) === 0) {
         left *= bd / ad;
         den = bd;
       } else {

@@ -1,30 +1,9 @@
-import { gcdBig, gcdNumber } from '../base/bigint.ts';
+import { gcdBig, gcdNumber, restOf } from '../base/bigint.ts';
 
 /** One text for the screen, with true primes and fraction slashes, and its ASCII twin that can be typed. */
 export interface TwinText {
   readonly text: string;
   readonly plain: string;
-}
-
-/** Whole divisions of an inch split into feet, inches and a fraction. */
-interface InchParts {
-  readonly feet: number | bigint;
-  readonly inches: number | bigint;
-  readonly num: number | bigint;
-  readonly den: number | bigint;
-}
-
-function splitSmall(divisions: number, finest: number, withFeet: boolean): InchParts {
-  const rest = divisions % finest;
-  const allInches = (divisions - rest) / finest;
-  const inches = withFeet ? allInches % 12 : allInches;
-  return { feet: withFeet ? (allInches - inches) / 12 : 0, inches, num: rest, den: finest };
-}
-
-function splitBig(divisions: bigint, finest: bigint, withFeet: boolean): InchParts {
-  const allInches = divisions / finest;
-  const inches = withFeet ? allInches % 12n : allInches;
-  return { feet: withFeet ? allInches / 12n : 0n, inches, num: divisions % finest, den: finest };
 }
 
 function isNothing(count: number | bigint): boolean {
@@ -46,6 +25,31 @@ function reduced(
   return [BigInt(num) / divisor, BigInt(den) / divisor];
 }
 
+/** Inches and a fraction of them, without feet: 4 5⁄8″. Nothing at all is 0″. */
+function inchesText(inches: number | bigint, rest: number | bigint, finest: number | bigint, lowest: boolean): string {
+  if (isNothing(rest)) return `${inches}″`;
+  const [num, den] = reduced(rest, finest, lowest);
+  return isNothing(inches) ? `${num}⁄${den}″` : `${inches} ${num}⁄${den}″`;
+}
+
+/** What stands behind the feet, by division of an inch and count of them: under a foot there are few, and each is made once. */
+const LOWEST_TERMS: string[][] = [];
+const HELD: string[][] = [];
+/** Finer divisions than a tape's are not kept. */
+const FINEST_KEPT = 64;
+
+function underFoot(divisions: number, finest: number, lowest: boolean): string {
+  if (finest > FINEST_KEPT) return fewInches(divisions, finest, lowest);
+  const texts = ((lowest ? LOWEST_TERMS : HELD)[finest] ??= []);
+  return (texts[divisions] ??= fewInches(divisions, finest, lowest));
+}
+
+/** Inches and a fraction from a count of divisions. */
+function fewInches(divisions: number, finest: number, lowest: boolean): string {
+  const rest = restOf(divisions, finest);
+  return inchesText((divisions - rest) / finest, rest, finest, lowest);
+}
+
 /**
  * A whole, never negative count of divisions of an inch, written in feet, inches and a fraction. Carried: 192 sixteenths
  * are 1′. Parts that are nothing are left out; nothing at all is 0″.
@@ -53,19 +57,19 @@ function reduced(
  * @example inchText(2378, 16, true, true) // => "12′ 4 5⁄8″"
  */
 export function inchText(divisions: number | bigint, finest: number, withFeet: boolean, lowest: boolean): string {
-  const parts =
-    typeof divisions === 'number'
-      ? splitSmall(divisions, finest, withFeet)
-      : splitBig(divisions, BigInt(finest), withFeet);
-  const hasFeet = !isNothing(parts.feet);
-  const hasInches = !isNothing(parts.inches);
-  if (isNothing(parts.num)) {
-    if (!hasFeet) return `${parts.inches}″`;
-    return hasInches ? `${parts.feet}′ ${parts.inches}″` : `${parts.feet}′`;
+  if (typeof divisions === 'number') {
+    if (!withFeet) return fewInches(divisions, finest, lowest);
+    const behind = restOf(divisions, 12 * finest);
+    const feet = (divisions - behind) / (12 * finest);
+    if (feet === 0) return underFoot(behind, finest, lowest);
+    return behind === 0 ? `${feet}′` : `${feet}′ ${underFoot(behind, finest, lowest)}`;
   }
-  const [num, den] = reduced(parts.num, parts.den, lowest);
-  const small = hasInches ? `${parts.inches} ${num}⁄${den}″` : `${num}⁄${den}″`;
-  return hasFeet ? `${parts.feet}′ ${small}` : small;
+  const count = BigInt(divisions);
+  const inFoot = BigInt(12 * finest);
+  const behind = withFeet ? count % inFoot : count;
+  const small = inchesText(behind / BigInt(finest), behind % BigInt(finest), BigInt(finest), lowest);
+  if (!withFeet || count < inFoot) return small;
+  return behind === 0n ? `${count / inFoot}′` : `${count / inFoot}′ ${small}`;
 }
 
 /** The ASCII twin of a text made of figures, primes, fractions and signs. */

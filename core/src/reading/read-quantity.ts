@@ -43,8 +43,6 @@ export interface Reading {
   readonly step: Value;
 }
 
-const ROUNDINGS = { '0': 'exact', '1': 'full', '-1': 'shy' } as const;
-
 interface InchStep {
   readonly metres: Rational;
   readonly inverse: Rational;
@@ -109,7 +107,7 @@ class MadeReading implements Reading {
   constructor(text: string, plain: string | undefined, rounded: RoundedWhole, approximate: boolean, step: Value) {
     this.text = text;
     this.given = plain;
-    this.rounding = ROUNDINGS[rounded.side];
+    this.rounding = rounded.side === 0 ? 'exact' : rounded.side > 0 ? 'full' : 'shy';
     this.approximate = approximate;
     this.steps = rounded.whole;
     this.step = step;
