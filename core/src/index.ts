@@ -27,7 +27,8 @@ export { referencesOf } from './slate/references.ts';
 export { fromStored, storedIds, toStored } from './slate/stored-references.ts';
 export { exactText } from './reading/exact-text.ts';
 export { wholeTimes, type WholeTimes } from './evaluate/whole-times.ts';
-export { readQuantity, roundingCost, isQuietCost, shownValue, type Reading } from './reading/read-quantity.ts';
+export { readQuantity } from './reading/read-quantity.ts';
+export { roundingCost, isQuietCost, shownValue, type Reading } from './reading/reading.ts';
 export {
   DEFAULT_STYLE,
   LENGTH_STYLES,

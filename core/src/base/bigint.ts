@@ -26,8 +26,10 @@ const MAX_SAFE = BigInt(Number.MAX_SAFE_INTEGER);
  * product with y is at most x. The remainder of doubles, `%`, leaves compiled code and takes several times as long.
  */
 export function restOf(x: number, y: number): number {
-  return x - Math.floor(x / y) * y;
+  return x - floor(x / y) * y;
 }
+
+const { floor } = Math;
 
 /** Greatest common divisor of two whole numbers, 0 <= a, b <= 2^53 - 1. */
 export function gcdNumber(a: number, b: number): number {

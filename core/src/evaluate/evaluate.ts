@@ -48,10 +48,15 @@ export type Outcome =
  * the tree was read from, for the fixes.
  */
 export function evaluate(entry: Entry, source: string, scope: Scope = EMPTY_SCOPE): Result<Outcome, Issue> {
+  const { expr } = entry;
+  const quick = quickQuantity(expr);
+  return quick === undefined ? walk(expr, source, scope) : ok({ kind: 'quantity', quantity: quick });
+}
+
+function walk(expr: Expr, source: string, scope: Scope): Result<Outcome, Issue> {
   try {
-    const { expr } = entry;
     if (expr.kind === 'compare') return ok(compareSides(expr, source, scope));
-    return ok({ kind: 'quantity', quantity: quickQuantity(expr) ?? quantityOf(expr, source, scope) });
+    return ok({ kind: 'quantity', quantity: quantityOf(expr, source, scope) });
   } catch (thrown) {
     if (thrown instanceof Refusal) return fail(thrown.issue);
     throw thrown;

@@ -85,16 +85,16 @@ function walkMeasure({ parts }: Measure): boolean {
   const first = parts[0] as MeasurePart;
   const second = parts.length > 1 ? parts[1] : undefined;
   if (!isOrdinary(first.unit.dimension) || parts.length > 2) return false;
-  const { top, bottom } = first.amount;
-  if (!putPart(top, bottom, first.unit.factor.num, first.unit.factor.den)) return false;
+  if (!putPart(first)) return false;
   dimension = first.unit.dimension;
   if (second === undefined) return true;
   const { num, den } = small;
-  if (!putPart(second.amount.top, second.amount.bottom, second.unit.factor.num, second.unit.factor.den)) return false;
-  return combineSmall(ADD, small.num, small.den, num, den);
+  return putPart(second) && combineSmall(ADD, small.num, small.den, num, den);
 }
 
-function putPart(top: number | bigint, bottom: number | bigint, num: number | bigint, den: number | bigint): boolean {
+function putPart({ amount, unit }: MeasurePart): boolean {
+  const { top, bottom } = amount;
+  const { num, den } = unit.factor;
   if (typeof top !== 'number' || typeof bottom !== 'number' || typeof num !== 'number' || typeof den !== 'number')
     return false;
   if (top > ROOM || bottom > 1e6 || num > 1e6 || den > 1e6) return false;

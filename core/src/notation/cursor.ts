@@ -80,8 +80,7 @@ export class Cursor {
   }
 
   advance(): void {
-    this.index += 1;
-    this.kind = this.kinds[this.index] as number;
+    this.kind = this.kinds[(this.index += 1)] as number;
   }
 
   moveTo(index: number): void {
@@ -90,7 +89,7 @@ export class Cursor {
   }
 
   kindAt(index: number): T.TokenKind {
-    return index < this.table.count ? (this.kinds[index] as number) : T.END;
+    return this.kinds[index] as number;
   }
 
   /** Start of the token at `index`. */
@@ -152,7 +151,10 @@ export class Cursor {
 
   /** Once the whole entry is read, and with it the brackets that are missing: the issue of stopping short, if it did. */
   finish(): void {
-    if (!this.unfinished) return;
+    if (this.unfinished) this.reportUnfinished();
+  }
+
+  private reportUnfinished(): void {
     const kept = this.source.slice(0, this.keepUntil).trimEnd();
     const dropped = this.source.slice(this.keepUntil).trim();
     const fixes =

@@ -29,11 +29,7 @@ export interface Parsed {
  * @example parse('9\'-7 1/4"').issues.length // => 0
  */
 export function parse(source: string, options: ScanOptions = {}): Parsed {
-  if (source.length > LIMITS.characters) {
-    const span = { start: LIMITS.characters, end: source.length };
-    const issues = [makeIssue('entry.too_long', span, { limit: `${LIMITS.characters}` })];
-    return { source, entry: undefined, issues, unfinished: false, ghost: '', alternatives: [] };
-  }
+  if (source.length > LIMITS.characters) return refuseLong(source);
   scanInto(COLUMNS, source, options);
   const c = CURSOR;
   c.restart();
@@ -45,6 +41,12 @@ export function parse(source: string, options: ScanOptions = {}): Parsed {
   }
   c.finish();
   return { source, entry, issues: c.issues, unfinished: c.unfinished, ghost: c.ghost, alternatives: c.alternatives };
+}
+
+function refuseLong(source: string): Parsed {
+  const span = { start: LIMITS.characters, end: source.length };
+  const issues = [makeIssue('entry.too_long', span, { limit: `${LIMITS.characters}` })];
+  return { source, entry: undefined, issues, unfinished: false, ghost: '', alternatives: [] };
 }
 
 /** The columns of the entry being read. No tree keeps them, and reading never begins inside of reading. */
@@ -231,10 +233,12 @@ function offerOtherGrouping(c: Cursor, quotient: Binary, right: Expr): void {
 }
 
 function readSigned(c: Cursor): Expr | undefined {
-  if (c.kind !== T.HYPHEN && c.kind !== T.MINUS && c.kind !== T.PLUS) {
-    const operand = readOperand(c);
-    return operand !== undefined && (c.kind === T.CARET || c.kind === T.SUPERSCRIPT) ? readPower(c, operand) : operand;
-  }
+  if (c.kind === T.HYPHEN || c.kind === T.MINUS || c.kind === T.PLUS) return readSign(c);
+  const operand = readOperand(c);
+  return operand !== undefined && (c.kind === T.CARET || c.kind === T.SUPERSCRIPT) ? readPower(c, operand) : operand;
+}
+
+function readSign(c: Cursor): Expr | undefined {
   const start = c.start();
   const negative = c.kind !== T.PLUS;
   const before = c.lastEnd();
@@ -298,13 +302,14 @@ function readPower(c: Cursor, base: Expr): Expr {
 
 /** One operand with what is written tight behind it: units, a percent sign. */
 function readOperand(c: Cursor): Expr | undefined {
+  if (!isNumberStart(c.kind)) return readOtherOperand(c);
+  const expr = readNumberOrMeasure(c);
+  return c.kind === T.PERCENT && expr.kind === 'number' ? readPercent(c, expr) : expr;
+}
+
+/** An operand that begins with no digit. */
+function readOtherOperand(c: Cursor): Expr | undefined {
   switch (c.kind) {
-    case T.INTEGER:
-    case T.DECIMAL:
-    case T.FRACTION: {
-      const expr = readNumberOrMeasure(c);
-      return c.kind === T.PERCENT && expr.kind === 'number' ? readPercent(c, expr) : expr;
-    }
     case T.WORD:
       return readWord(c);
     case T.OPEN:

@@ -123,8 +123,11 @@ export function scanInto(table: T.TokenTable, source: string, options: ScanOptio
       count = table.count;
     }
   }
-  table.count = count;
-  pushMark(table, T.END, length, length);
+  kinds[count] = T.END;
+  kinds[count + 1] = T.END;
+  starts[count] = length;
+  ends[count] = length;
+  table.count = count + 1;
   return table;
 }
 

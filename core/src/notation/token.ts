@@ -41,7 +41,7 @@ export const PI: TokenKind = 29;
 export const DOTS: TokenKind = 30;
 export const UNKNOWN: TokenKind = 31;
 
-/** The tokens of one entry, in order, closed by END. White space is the gap between an end and the next start. */
+/** The tokens of one entry, in order, closed by END, twice among the kinds, so that whoever looks past a token need not ask whether there is one. White space is the gap between an end and the next start. */
 export interface TokenTable {
   source: string;
   /** How many of the columns' entries are tokens of this source. */
@@ -57,9 +57,9 @@ export interface TokenTable {
   readonly extras: Float64Array;
 }
 
-/** A table with room for the tokens of a text of so many characters: one for each, and END. */
+/** A table with room for the tokens of a text of so many characters: one for each, and two for END. */
 export function makeTable(characters: number): TokenTable {
-  const room = characters + 1;
+  const room = characters + 2;
   return {
     source: '',
     count: 0,

@@ -64,7 +64,10 @@ export function inchText(divisions: number | bigint, finest: number, withFeet: b
     if (feet === 0) return underFoot(behind, finest, lowest);
     return behind === 0 ? `${feet}′` : `${feet}′ ${underFoot(behind, finest, lowest)}`;
   }
-  const count = BigInt(divisions);
+  return bigInchText(divisions, finest, withFeet, lowest);
+}
+
+function bigInchText(count: bigint, finest: number, withFeet: boolean, lowest: boolean): string {
   const inFoot = BigInt(12 * finest);
   const behind = withFeet ? count % inFoot : count;
   const small = inchesText(behind / BigInt(finest), behind % BigInt(finest), BigInt(finest), lowest);

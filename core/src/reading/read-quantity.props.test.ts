@@ -13,7 +13,8 @@ import {
 } from '../number/value.ts';
 import { PI } from '../number/radical.ts';
 import { AREA, LENGTH, MASS, MONEY, PLAIN, SPEED, TIME, VOLUME, type Dimension } from '../units/dimension.ts';
-import { readQuantity, shownValue } from './read-quantity.ts';
+import { readQuantity } from './read-quantity.ts';
+import { shownValue } from './reading.ts';
 import { DEFAULT_STYLE, LENGTH_STYLES, type ReadingStyle } from './style.ts';
 
 const metres = fc

@@ -1,4 +1,4 @@
-import { absBig } from '../base/bigint.ts';
+import { invariant } from '../base/invariant.ts';
 import { groupThousands, exactDecimal } from '../number/decimal.ts';
 import {
   absRational,
@@ -10,10 +10,7 @@ import {
   type Rational,
   rationalToNumber,
 } from '../number/rational.ts';
-import { roundProduct, type RoundedWhole } from '../number/rounding.ts';
 import {
-  absValue,
-  compareValue,
   divideValue,
   multiplyValue,
   roundValue,
@@ -21,63 +18,14 @@ import {
   valueToNumber,
   type Value,
 } from '../number/value.ts';
-import { invariant } from '../base/invariant.ts';
 import { ANGLE, LENGTH, PLAIN, SLOPE, TEMPERATURE } from '../units/dimension.ts';
 import { unitValue, type Quantity } from '../units/quantity.ts';
 import { KELVIN_AT_ZERO, unitById, type Unit, type UnitId } from '../units/unit-table.ts';
-import { asciiText, inchText, mixedText, type TwinText } from './fraction-text.ts';
+import { mixedText, type TwinText } from './fraction-text.ts';
+import { divisionOf, readAskedInches, readInches } from './read-inches.ts';
+import { magnitude, sized, type Reading } from './reading.ts';
 import { DEFAULT_STYLE, isMetric, type ReadingForm, type ReadingStyle } from './style.ts';
 import { plainUnitsText, unitsFor, unitsText, type PoweredUnit } from './unit-choice.ts';
-
-/** A value written for a person, and what the rounding cost. */
-export interface Reading {
-  /** For the screen: true primes, fraction slashes, one minus sign in front; ≈ in front of an approximation. */
-  readonly text: string;
-  /** ASCII; read as an entry it gives exactly `shownValue`. */
-  readonly plain: string;
-  /** exact: the true size is the one shown; full: it is a little over; shy: a little under. By magnitude. */
-  readonly rounding: 'exact' | 'full' | 'shy';
-  readonly approximate: boolean;
-  /** The value shown is `steps` times `step`, in SI base units (of a temperature: degrees of its scale). */
-  readonly steps: number | bigint;
-  readonly step: Value;
-}
-
-interface InchStep {
-  readonly metres: Rational;
-  readonly inverse: Rational;
-}
-
-/** The divisions in use, by their text: the same few are asked for again and again. */
-const inchSteps = new Map<string, InchStep>();
-let lastStep: Rational = makeRational(1, 16);
-let lastInchStep: InchStep = makeInchStep(lastStep);
-
-function makeInchStep(step: Rational): InchStep {
-  const metres = multiplyRational(step, makeRational(127, 5000));
-  return { metres, inverse: invertRational(metres) };
-}
-
-/** Divisions by their count in an inch, made once. */
-const divisions: Rational[] = [];
-
-function divisionOf(finest: number): Rational {
-  return (divisions[finest] ??= makeRational(1, finest));
-}
-
-/** A step in inches as metres, with its inverse. */
-function inchStep(step: Rational): InchStep {
-  if (step === lastStep || (step.num === lastStep.num && step.den === lastStep.den)) return lastInchStep;
-  const key = `${step.num}/${step.den}`;
-  let found = inchSteps.get(key);
-  if (found === undefined) {
-    found = makeInchStep(step);
-    if (inchSteps.size < 100) inchSteps.set(key, found);
-  }
-  lastStep = step;
-  lastInchStep = found;
-  return found;
-}
 
 /**
  * Writes a quantity in a style, or in the form that its line asks for. The one place that rounds for display: by
@@ -88,60 +36,16 @@ export function readQuantity(quantity: Quantity, style: ReadingStyle = DEFAULT_S
   const { value, dimension } = quantity;
   if (dimension === LENGTH && form === undefined && (style.length === 'ft-in' || style.length === 'in'))
     return readInches(value, divisionOf(style.finest), style.length === 'ft-in', style);
+  return readOtherwise(quantity, style, form);
+}
+
+function readOtherwise(quantity: Quantity, style: ReadingStyle, form: ReadingForm | undefined): Reading {
+  const { value, dimension } = quantity;
   if (form?.form === 'slope' || (dimension === SLOPE && form?.form === undefined)) return readSlope(value, style, form);
   if (dimension === TEMPERATURE) return readTemperature(value, style, form);
   if (dimension === ANGLE && form?.units === undefined) return readAngle(value, style, form);
   if (dimension === PLAIN) return readNumber(value, style, form);
   return readInUnits(quantity, style, form);
-}
-
-/** A reading whose plain twin is made when it is first asked for: at most keystrokes it never is. */
-class MadeReading implements Reading {
-  readonly text: string;
-  readonly rounding: Reading['rounding'];
-  readonly approximate: boolean;
-  readonly steps: number | bigint;
-  readonly step: Value;
-  private readonly given: string | undefined;
-
-  constructor(text: string, plain: string | undefined, rounded: RoundedWhole, approximate: boolean, step: Value) {
-    this.text = text;
-    this.given = plain;
-    this.rounding = rounded.side === 0 ? 'exact' : rounded.side > 0 ? 'full' : 'shy';
-    this.approximate = approximate;
-    this.steps = rounded.whole;
-    this.step = step;
-  }
-
-  get plain(): string {
-    return this.given ?? asciiText(this.text);
-  }
-}
-
-/** Sign and mark of approximation in front of a size. A text of figures, primes and fractions alone needs no twin. */
-function sized(value: Value, rounded: RoundedWhole, step: Value, size: string | TwinText): Reading {
-  const negative = rounded.whole < 0;
-  const approximate = value.kind === 'approximate';
-  const text = typeof size === 'string' ? size : size.text;
-  const signed = negative ? `−${text}` : text;
-  const plain = typeof size === 'string' ? undefined : negative ? `-${size.plain}` : size.plain;
-  return new MadeReading(approximate ? `≈ ${signed}` : signed, plain, rounded, approximate, step);
-}
-
-function magnitude(whole: number | bigint): number | bigint {
-  return typeof whole === 'number' ? Math.abs(whole) : absBig(whole);
-}
-
-/** Reads in inches, with or without feet, to multiples of `step` inches. */
-function readInches(value: Value, step: Rational, withFeet: boolean, style: ReadingStyle): Reading {
-  const { metres, inverse } = inchStep(step);
-  const rounded =
-    value.kind === 'rational'
-      ? roundProduct(value, inverse, style.rounding)
-      : roundValue(multiplyValue(value, inverse), style.rounding);
-  const divisions = step.num === 1 ? rounded.whole : BigInt(rounded.whole) * BigInt(step.num);
-  const text = inchText(magnitude(divisions), Number(step.den), withFeet, style.fractions === 'lowest');
-  return sized(value, rounded, metres, text);
 }
 
 /** Decimals that a step needs: 0.05 has two. Undefined for a step whose decimals never end. */
@@ -211,38 +115,6 @@ function readInUnits(quantity: Quantity, style: ReadingStyle, form: ReadingForm 
   const isMoney = units.length === 1 && first.unit.id === 'money';
   const digits = decimalText(rounded.whole, stepInUnits, style, isMoney ? 2 : 0);
   return sized(value, rounded, step, withUnits(digits, units, style.currency));
-}
-
-/** `to in`, `to ft in`, `to 1/32`: a reading by inch fractions; undefined when the form asks for something else. */
-function readAskedInches(
-  value: Value,
-  unit: Unit,
-  style: ReadingStyle,
-  form: ReadingForm,
-  rounding: ReadingStyle['rounding'],
-): Reading | undefined {
-  const step = form.step === undefined ? makeRational(1, style.finest) : multiplyRational(form.step, INCHES_IN_METRE);
-  if (!isInchDivision(step) || form.decimals !== undefined) return undefined;
-  const wanted = { ...style, rounding };
-  if (form.form === 'ft-in') return readInches(value, step, true, wanted);
-  if (form.units !== undefined) return unit.id === 'in' ? readInches(value, step, false, wanted) : undefined;
-  if (form.form !== undefined) return undefined;
-  // Only a step, or only a direction: a style of inches stays one, and a metric one gives way to a division of an inch.
-  if (style.length === 'ft-in' || style.length === 'in')
-    return readInches(value, step, style.length === 'ft-in', wanted);
-  return form.step === undefined || isDecimalStep(form.step) ? undefined : readInches(value, step, true, wanted);
-}
-
-const INCHES_IN_METRE = makeRational(5000, 127);
-
-/** Halves, quarters, eighths and so on of an inch, and multiples of them. */
-function isInchDivision(step: Rational): boolean {
-  return typeof step.den === 'number' && Number.isInteger(Math.log2(step.den));
-}
-
-/** Whether a step in metres is a whole number of hundredths of a millimetre, as metric steps are. */
-function isDecimalStep(step: Rational): boolean {
-  return multiplyRational(step, makeRational(100000)).den === 1;
 }
 
 /** The finest division in the units of the reading. */
@@ -391,20 +263,4 @@ function readTemperature(value: Value, style: ReadingStyle, form: ReadingForm | 
   const digits = decimalText(rounded.whole, step, style);
   const word = scale === 'celsius' ? 'C' : 'F';
   return sized(value, rounded, step, { text: `${digits.text} °${word}`, plain: `${digits.plain} deg${word}` });
-}
-
-/** The value that a reading shows, in SI base units, exactly. Not for temperatures, whose scales have a zero of their own. */
-export function shownValue(reading: Reading): Value {
-  return multiplyValue(reading.step, makeRational(reading.steps));
-}
-
-/** How much the true size lies over (positive) or under (negative) the one shown, in SI base units, by magnitude. */
-export function roundingCost(quantity: Quantity, reading: Reading): Value {
-  const trueSize = absValue(quantity.value);
-  return subtractValue(trueSize, absValue(shownValue(reading)));
-}
-
-/** Whether a cost is small enough to keep quiet: under a tenth of a millimetre. */
-export function isQuietCost(cost: Value): boolean {
-  return compareValue(absValue(cost), makeRational(1, 10000)) < 0;
 }
