@@ -10,14 +10,7 @@ import {
   type Rational,
   rationalToNumber,
 } from '../number/rational.ts';
-import {
-  divideValue,
-  multiplyValue,
-  roundValue,
-  subtractValue,
-  valueToNumber,
-  type Value,
-} from '../number/value.ts';
+import { divideValue, multiplyValue, roundValue, subtractValue, valueToNumber, type Value } from '../number/value.ts';
 import { ANGLE, LENGTH, PLAIN, SLOPE, TEMPERATURE } from '../units/dimension.ts';
 import { unitValue, type Quantity } from '../units/quantity.ts';
 import { KELVIN_AT_ZERO, unitById, type Unit, type UnitId } from '../units/unit-table.ts';
