@@ -10,6 +10,7 @@ import type {
   LineReference,
   LineRun,
   Measure,
+  MeasurePart,
   PercentStep,
   Scaled,
   UnitPower,
@@ -120,12 +121,11 @@ const HUNDRED = makeRational(100);
 
 function measureOf(measure: Measure): Quantity {
   const { parts } = measure;
-  const first = parts[0] as Measure['parts'][number];
+  const first = parts[0] as MeasurePart;
   const { dimension } = first.unit;
-  if (dimension === TEMPERATURE) return { value: temperatureOf(literalValue(first.amount), first.unit), dimension };
-  let sum: Rational = multiplyRational(literalValue(first.amount), first.unit.factor);
-  for (const { amount, unit } of parts.slice(1))
-    sum = addRational(sum, multiplyRational(literalValue(amount), unit.factor));
+  if (dimension === TEMPERATURE) return { value: temperatureOf(literalValue(first), first.unit), dimension };
+  let sum: Rational = multiplyRational(literalValue(first), first.unit.factor);
+  for (const part of parts.slice(1)) sum = addRational(sum, multiplyRational(literalValue(part), part.unit.factor));
   return { value: checkSize(first.unit.timesPi ? multiplyValue(sum, PI) : sum, measure), dimension };
 }
 

@@ -92,8 +92,7 @@ function walkMeasure({ parts }: Measure): boolean {
   return putPart(second) && combineSmall(ADD, small.num, small.den, num, den);
 }
 
-function putPart({ amount, unit }: MeasurePart): boolean {
-  const { top, bottom } = amount;
+function putPart({ top, bottom, unit }: MeasurePart): boolean {
   const { num, den } = unit.factor;
   if (typeof top !== 'number' || typeof bottom !== 'number' || typeof num !== 'number' || typeof den !== 'number')
     return false;

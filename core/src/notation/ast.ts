@@ -15,6 +15,8 @@ export interface NumberLiteral extends Span {
   readonly bottom: number | bigint;
   readonly whole: number | bigint;
   readonly form: 'whole' | 'decimal' | 'fraction';
+  /** Set on a part of a measure. */
+  readonly unit: Unit | undefined;
 }
 
 /** One unit to a whole power, as in sq ft, m³ or the h of km/h (power -1). */
@@ -24,8 +26,7 @@ export interface UnitPower {
 }
 
 /** 9 ft, or the 7 1/4 in that follows it. */
-export interface MeasurePart {
-  readonly amount: NumberLiteral;
+export interface MeasurePart extends NumberLiteral {
   readonly unit: Unit;
 }
 

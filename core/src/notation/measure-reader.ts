@@ -27,10 +27,19 @@ function decimalLiteral(c: Cursor, index: number): NumberLiteral {
   const { start, end } = c.spanOfToken(index);
   if (Math.abs(decimals) > EXPONENT_LIMIT) c.refuse('number.too_large', { start, end }, {});
   if (mantissa !== -1 && decimals >= 0 && decimals <= 15)
-    return { kind: 'number', start, end, top: mantissa, bottom: TENS[decimals] as number, whole: 0, form: 'decimal' };
+    return {
+      kind: 'number',
+      start,
+      end,
+      top: mantissa,
+      bottom: TENS[decimals] as number,
+      whole: 0,
+      form: 'decimal',
+      unit: undefined,
+    };
   const digits = mantissa === -1 ? bigDigits(c.text(index).split(/[eE]/)[0] as string) : BigInt(mantissa);
   const [top, bottom] = decimals >= 0 ? [digits, 10n ** BigInt(decimals)] : [digits * 10n ** BigInt(-decimals), 1n];
-  return { kind: 'number', start, end, top, bottom, whole: 0, form: 'decimal' };
+  return { kind: 'number', start, end, top, bottom, whole: 0, form: 'decimal', unit: undefined };
 }
 
 function wholeOf(c: Cursor, index: number): number | bigint {
@@ -67,7 +76,7 @@ function mixedLiteral(start: number, end: number, whole: number | bigint, { num,
   const fits =
     typeof whole === 'number' && typeof num === 'number' && typeof den === 'number' && whole < 1e9 && den < 1e6;
   const top = fits ? whole * den + num : BigInt(whole) * BigInt(den) + BigInt(num);
-  return { kind: 'number', start, end, top, bottom: den, whole, form: 'fraction' };
+  return { kind: 'number', start, end, top, bottom: den, whole, form: 'fraction', unit: undefined };
 }
 
 /**
@@ -94,7 +103,7 @@ export function readNumber(c: Cursor): NumberLiteral {
     const num = c.table.values[fraction] as number;
     const den = c.table.extras[fraction] as number;
     // The columns hold it as a rule; -1 stands for more digits than they take.
-    if (typeof whole === 'number' && whole < 1e9 && num !== -1 && den < 1e6)
+    if (typeof whole === 'number' && whole < 1e9 && num !== -1 && den > 0 && den < 1e6)
       return {
         kind: 'number',
         start,
@@ -103,10 +112,17 @@ export function readNumber(c: Cursor): NumberLiteral {
         bottom: den,
         whole,
         form: 'fraction',
+        unit: undefined,
       };
     return mixedLiteral(start, c.end(fraction), whole, fractionAt(c, fraction));
   }
-  return { kind: 'number', start, end: c.end(first), top: whole, bottom: 1, whole, form: 'whole' };
+  return { kind: 'number', start, end: c.end(first), top: whole, bottom: 1, whole, form: 'whole', unit: undefined };
+}
+
+/** A number just read, as a part of a measure. The node is this reader's own until the tree is handed out. */
+function asPart(amount: NumberLiteral, unit: Unit): MeasurePart {
+  (amount as { unit: Unit }).unit = unit;
+  return amount as MeasurePart;
 }
 
 /** 4-3/8": the hyphen at `index`, tight on both sides, joins a whole number to a proper fraction that carries a length unit. */
@@ -164,7 +180,7 @@ function readJoinedInches(c: Cursor, feet: NumberLiteral): MeasurePart | undefin
     label: 'Subtract instead',
     entry: c.rewritten(c.start(hyphen), c.end(hyphen), ' − '),
   });
-  return { amount, unit: INCH };
+  return asPart(amount, INCH);
 }
 
 const ARC_MINUTE = unitById('arcmin');
@@ -187,7 +203,7 @@ function descends(from: Unit, to: Unit): boolean {
 
 /** Reads the next part of a measure whose last part is `previous`; undefined, and nothing consumed, when there is none. */
 function readNextPart(c: Cursor, previous: MeasurePart): MeasurePart | undefined {
-  if (c.kind === T.HYPHEN) return previous.unit === FOOT ? readJoinedInches(c, previous.amount) : undefined;
+  if (c.kind === T.HYPHEN) return previous.unit === FOOT ? readJoinedInches(c, previous) : undefined;
   if (!isNumberStart(c.kind)) return undefined;
   const first = c.index;
   const isFraction = c.kind === T.FRACTION;
@@ -196,16 +212,16 @@ function readNextPart(c: Cursor, previous: MeasurePart): MeasurePart | undefined
   const mark = readUnit(c, powersUnlessPartFollows);
   if (mark !== undefined) {
     const unit = partUnit(mark.unit, previous.unit);
-    if (mark.power === 1 && descends(previous.unit, unit)) return { amount, unit };
+    if (mark.power === 1 && descends(previous.unit, unit)) return asPart(amount, unit);
   } else if (standsAlone(c)) {
-    if (previous.unit === FOOT && !isTightInteger(c, first)) return { amount, unit: INCH };
+    if (previous.unit === FOOT && !isTightInteger(c, first)) return asPart(amount, INCH);
     if (previous.unit.id === 'm' && isInteger && isTypedWhole(amount)) {
       const digits = c.end(first) - c.start(first);
-      if (digits === 2) return { amount, unit: CENTIMETRE };
-      if (digits === 3) return { amount, unit: MILLIMETRE };
+      if (digits === 2) return asPart(amount, CENTIMETRE);
+      if (digits === 3) return asPart(amount, MILLIMETRE);
     }
-    if (previous.unit === INCH && isFraction && isTypedWhole(previous.amount) && amount.top < amount.bottom)
-      return { amount, unit: INCH };
+    if (previous.unit === INCH && isFraction && isTypedWhole(previous) && amount.top < amount.bottom)
+      return asPart(amount, INCH);
   }
   c.moveTo(first);
   return undefined;
@@ -245,9 +261,9 @@ function readParts(c: Cursor, first: MeasurePart): readonly MeasurePart[] {
 }
 
 /** 7" 1/4 is one amount of inches. */
-function joined({ amount, unit }: MeasurePart, next: MeasurePart): MeasurePart {
-  const fraction = { num: next.amount.top, den: next.amount.bottom };
-  return { amount: mixedLiteral(amount.start, next.amount.end, amount.whole, fraction), unit };
+function joined(inches: MeasurePart, next: MeasurePart): MeasurePart {
+  const fraction = { num: next.top, den: next.bottom };
+  return asPart(mixedLiteral(inches.start, next.end, inches.whole, fraction), inches.unit);
 }
 
 /** 6:12 or 6 in 12: the run of a slope whose rise has just been read; undefined, and nothing consumed, when there is none. */
@@ -296,7 +312,7 @@ export function readNumberOrMeasure(c: Cursor): Expr {
   if (mark.power !== 1 || mark.unit === MONEY_UNIT) {
     return mark.unit === MONEY_UNIT ? moneyOf(c, amount, amount.start) : scaled(c, amount, readFurtherUnits(c, [mark]));
   }
-  const parts = readParts(c, { amount, unit: mark.unit });
+  const parts = readParts(c, asPart(amount, mark.unit));
   if (c.kind === T.SLASH || c.kind === T.WORD || (c.kind === T.TIMES && parts.length === 1)) {
     const units = readFurtherUnits(c, [mark]);
     if (units.length > 1)
@@ -319,7 +335,7 @@ function scaled(c: Cursor, operand: Expr, units: readonly UnitPower[]): Scaled {
 export function moneyOf(c: Cursor, amount: NumberLiteral, start: number): Expr {
   const units = readFurtherUnits(c, [{ unit: MONEY_UNIT, power: 1 }]);
   if (units.length > 1) return { kind: 'scaled', start, end: c.lastEnd(), operand: amount, units };
-  return { kind: 'measure', start, end: c.lastEnd(), parts: [{ amount, unit: MONEY_UNIT }] };
+  return { kind: 'measure', start, end: c.lastEnd(), parts: [asPart(amount, MONEY_UNIT)] };
 }
 
 /**
@@ -336,6 +352,6 @@ export function readUnitsBehind(c: Cursor, operand: Expr): Expr | undefined {
   const units = readFurtherUnits(c, mark === undefined ? [] : [mark]);
   if (units.length === 0) return undefined;
   if (operand.kind === 'number' && units.length === 1 && mark?.power === 1)
-    return measure(c, operand.start, [{ amount: operand, unit: mark.unit }]);
+    return measure(c, operand.start, [asPart(operand, mark.unit)]);
   return scaled(c, operand, units);
 }

@@ -9,7 +9,7 @@ function short(expr: Expr): string {
     case 'number':
       return `${expr.top}${expr.bottom === 1 ? '' : `/${expr.bottom}`}`;
     case 'measure':
-      return expr.parts.map(({ amount, unit }) => `${short(amount)}${unit.id}`).join('+');
+      return expr.parts.map((part) => `${short(part)}${part.unit.id}`).join('+');
     case 'scaled':
       return `(${short(expr.operand)} ${expr.units.map(({ unit, power }) => `${unit.id}^${power}`).join(' ')})`;
     case 'binary':

@@ -266,9 +266,8 @@ function isTemperature(measure: MeasureExpr): boolean {
 
 function negativeTemperature(measure: MeasureExpr, start: number): Expr {
   const [part] = measure.parts as [MeasureExpr['parts'][number]];
-  const { top } = part.amount;
-  const amount = { ...part.amount, top: top === 0 ? 0 : -top };
-  return { ...measure, start, parts: [{ ...part, amount }] };
+  const { top } = part;
+  return { ...measure, start, parts: [{ ...part, top: top === 0 ? 0 : -top }] };
 }
 
 /** ^ and raised digits behind `base`, from the right: 2^3^2 is 2^(3^2). */
@@ -283,7 +282,7 @@ function readPower(c: Cursor, base: Expr): Expr {
       start: base.start,
       end: span.end,
       base,
-      exponent: { kind: 'number', ...span, top: value, bottom: 1, whole: value, form: 'whole' },
+      exponent: { kind: 'number', ...span, top: value, bottom: 1, whole: value, form: 'whole', unit: undefined },
     };
     return c.kind === T.SUPERSCRIPT ? readPower(c, power) : power;
   }

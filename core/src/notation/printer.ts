@@ -108,7 +108,7 @@ function isAtomic(expr: Expr): boolean {
 }
 
 function isNegativeMeasure(expr: Expr): boolean {
-  return expr.kind === 'measure' && (expr.parts[0]?.amount.top ?? 0) < 0;
+  return expr.kind === 'measure' && (expr.parts[0]?.top ?? 0) < 0;
 }
 
 /** Sums and pure products run on without brackets; every mixture shows its grouping. */
@@ -213,8 +213,8 @@ function printSlopePart(literal: NumberLiteral, options: PrintOptions): string {
 function printMeasure(measure: Measure, options: PrintOptions): string {
   return measure.parts
     .map(
-      ({ amount, unit }) =>
-        `${printNumber(amount, options)}${printUnitBehind(unit.symbol, unit.dimension === MONEY, options)}`,
+      (part) =>
+        `${printNumber(part, options)}${printUnitBehind(part.unit.symbol, part.unit.dimension === MONEY, options)}`,
     )
     .join(' ');
 }

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { scan, tokensOf } from './scanner.ts';
 import * as T from './token.ts';
@@ -66,5 +67,48 @@ describe('the scanner', () => {
     const { values, extras } = scan('12.75 3/8 #7');
     expect([values[0], extras[0], values[1], extras[1], values[2]]).toEqual([1275, 2, 3, 8, 7]);
     expect(scan('1234567890123456').values[0]).toBe(-1);
+  });
+
+  it('reads the lane for plain digits as it reads their full-width twins, which never take it', () => {
+    const piece = fc.oneof(
+      fc.nat(99999).map(String),
+      fc.maxSafeNat().map((n) => `${n}`),
+      fc.constantFrom(
+        '0',
+        '007',
+        '/',
+        '.',
+        ',',
+        ' ',
+        ' / ',
+        "'",
+        '"',
+        'ft',
+        'e',
+        'e-',
+        'x',
+        '-',
+        '+',
+        '(',
+        ')',
+        ':',
+        '..',
+      ),
+    );
+    fc.assert(
+      fc.property(fc.array(piece, { maxLength: 12 }), fc.boolean(), (pieces, decimalComma) => {
+        const source = pieces.join('');
+        const wide = source.replace(/[0-9]/g, (digit) => String.fromCharCode(digit.charCodeAt(0) + 0xfee0));
+        const numbers = (text: string): unknown => {
+          const { count, kinds, starts, ends, values, extras } = scan(text, { decimalComma });
+          return Array.from({ length: count }, (_, n) => {
+            const isNumber = kinds[n] === T.INTEGER || kinds[n] === T.DECIMAL || kinds[n] === T.FRACTION;
+            return [kinds[n], starts[n], ends[n], ...(isNumber ? [values[n], extras[n]] : [])];
+          });
+        };
+        expect(numbers(source)).toEqual(numbers(wide));
+      }),
+      { numRuns: 5000 },
+    );
   });
 });

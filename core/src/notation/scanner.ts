@@ -61,28 +61,30 @@ export function scanInto(table: T.TokenTable, source: string, options: ScanOptio
       continue;
     }
     if (isDigit(code)) {
-      let value = code - 0x30;
+      let digits = code - 0x30;
       let end = at + 1;
       let next = -1;
       // Never past the end of the text: asking for a character that is not there takes the slow way for good.
       while (end < length) {
         next = source.charCodeAt(end);
         if (next < 0x30 || next > 0x39) break;
-        value = value * 10 + (next - 0x30);
+        digits = digits * 10 + (next - 0x30);
         end += 1;
         next = -1;
       }
       let kind = T.INTEGER;
+      let value = digits;
       let extra = 0;
       if (next === SLASH || next === DOT) {
         const mark = end;
+        let behind = 0;
         kind = next === SLASH ? T.FRACTION : T.DECIMAL;
         end += 1;
         next = -1;
         while (end < length) {
           next = source.charCodeAt(end);
           if (next < 0x30 || next > 0x39) break;
-          extra = extra * 10 + (next - 0x30);
+          behind = behind * 10 + (next - 0x30);
           end += 1;
           next = -1;
         }
@@ -90,9 +92,9 @@ export function scanInto(table: T.TokenTable, source: string, options: ScanOptio
         if (end === mark + 1 || (kind === T.FRACTION && count > 0 && kinds[count - 1] === T.SLASH)) next = NOT_HERE;
         if (kind === T.DECIMAL) {
           const decimals = end - mark - 1;
-          value = value * (TENS[decimals] ?? 0) + extra;
+          value = digits * (TENS[decimals] ?? 0) + behind;
           extra = decimals;
-        }
+        } else extra = behind;
       }
       if (next < COMMA && end - at <= FAST_DIGITS) {
         kinds[count] = kind;
