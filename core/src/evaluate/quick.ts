@@ -1,7 +1,7 @@
 import type { Expr, Measure, MeasurePart } from '../notation/ast.ts';
 import type { BinaryOperator } from '../notation/operators.ts';
 import { ADD, combineSmall, DIVIDE, MULTIPLY, small, SUBTRACT } from '../number/small-fraction.ts';
-import { reduceNumbers } from '../number/rational.ts';
+import { reduceNumbers, type Rational } from '../number/rational.ts';
 import { ANGLE, PLAIN, type Dimension } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
 
@@ -85,15 +85,18 @@ function walkMeasure({ parts }: Measure): boolean {
   const first = parts[0] as MeasurePart;
   const second = parts.length > 1 ? parts[1] : undefined;
   if (!isOrdinary(first.unit.dimension) || parts.length > 2) return false;
-  if (!putPart(first)) return false;
   dimension = first.unit.dimension;
-  if (second === undefined) return true;
-  const { num, den } = small;
-  return putPart(second) && combineSmall(ADD, small.num, small.den, num, den);
+  if (second === undefined) return putMeasure(first.top, first.bottom, first.unit.factor);
+  // Both parts in the smallest unit of their family: feet and inches in inches.
+  const { top, bottom, unit } = first;
+  if (typeof top !== 'number' || typeof bottom !== 'number') return false;
+  if (typeof second.top !== 'number' || typeof second.bottom !== 'number') return false;
+  if (bottom > 1e6 || second.bottom > 1e6) return false;
+  const sum = top * unit.share * second.bottom + second.top * second.unit.share * bottom;
+  return putMeasure(sum, bottom * second.bottom, unit.least);
 }
 
-function putPart({ top, bottom, unit }: MeasurePart): boolean {
-  const { num, den } = unit.factor;
+function putMeasure(top: number | bigint, bottom: number | bigint, { num, den }: Rational): boolean {
   if (typeof top !== 'number' || typeof bottom !== 'number' || typeof num !== 'number' || typeof den !== 'number')
     return false;
   if (top > ROOM || bottom > 1e6 || num > 1e6 || den > 1e6) return false;

@@ -1,7 +1,7 @@
 import { makeIssue, type Fix, type Issue, type IssueCode, type IssueFields } from '../base/issue.ts';
 import type { Span } from '../base/span.ts';
 import { LIMITS } from './operators.ts';
-import * as T from './token.ts';
+import type * as T from './token.ts';
 
 /** Thrown by the parser to itself once the first issue is recorded; `parse` catches it. */
 export const STOP = Symbol('parser stops');

@@ -84,39 +84,37 @@ function mixedLiteral(start: number, end: number, whole: number | bigint, { num,
  * The cursor stands on a number.
  */
 export function readNumber(c: Cursor): NumberLiteral {
+  if (c.kind !== T.INTEGER) return readFractionOrDecimal(c);
   const first = c.index;
-  const start = c.start(first);
-  if (c.kind === T.FRACTION) {
-    c.advance();
-    return mixedLiteral(start, c.end(first), 0, fractionAt(c, first));
-  }
-  if (c.kind === T.DECIMAL) {
-    c.advance();
-    return decimalLiteral(c, first);
-  }
   c.advance();
+  const mixed = c.kind === T.FRACTION || c.kind === T.HYPHEN ? readMixed(c, first) : undefined;
+  if (mixed !== undefined) return mixed;
   const whole = wholeOf(c, first);
-  const fraction =
-    c.kind === T.FRACTION ? c.index : c.kind === T.HYPHEN && joinsFraction(c, c.index) ? c.index + 1 : -1;
-  if (fraction !== -1 && isProper(c, fraction)) {
-    c.moveTo(fraction + 1);
-    const num = c.table.values[fraction] as number;
-    const den = c.table.extras[fraction] as number;
-    // The columns hold it as a rule; -1 stands for more digits than they take.
-    if (typeof whole === 'number' && whole < 1e9 && num !== -1 && den > 0 && den < 1e6)
-      return {
-        kind: 'number',
-        start,
-        end: c.end(fraction),
-        top: whole * den + num,
-        bottom: den,
-        whole,
-        form: 'fraction',
-        unit: undefined,
-      };
-    return mixedLiteral(start, c.end(fraction), whole, fractionAt(c, fraction));
-  }
-  return { kind: 'number', start, end: c.end(first), top: whole, bottom: 1, whole, form: 'whole', unit: undefined };
+  return {
+    kind: 'number',
+    start: c.start(first),
+    end: c.end(first),
+    top: whole,
+    bottom: 1,
+    whole,
+    form: 'whole',
+    unit: undefined,
+  };
+}
+
+function readFractionOrDecimal(c: Cursor): NumberLiteral {
+  const first = c.index;
+  const isFraction = c.kind === T.FRACTION;
+  c.advance();
+  return isFraction ? mixedLiteral(c.start(first), c.end(first), 0, fractionAt(c, first)) : decimalLiteral(c, first);
+}
+
+/** The proper fraction behind the whole number at `first`, joined to it; undefined, and nothing consumed, when there is none. */
+function readMixed(c: Cursor, first: number): NumberLiteral | undefined {
+  const fraction = c.kind === T.FRACTION ? c.index : joinsFraction(c, c.index) ? c.index + 1 : -1;
+  if (fraction === -1 || !isProper(c, fraction)) return undefined;
+  c.moveTo(fraction + 1);
+  return mixedLiteral(c.start(first), c.end(fraction), wholeOf(c, first), fractionAt(c, fraction));
 }
 
 /** A number just read, as a part of a measure. The node is this reader's own until the tree is handed out. */

@@ -86,13 +86,14 @@ function readUnitWord(c: Cursor, index: number): ReadUnit | undefined {
  * takes no power here: 5'^2 raises the length. `mayPower` is false where a 2 or 3 begins the next part (9ft2in).
  */
 export function readUnit(c: Cursor, mayPower: (c: Cursor, unit: Unit) => boolean): UnitPower | undefined {
+  const { kind } = c;
+  if (kind !== T.FOOT_MARK && kind !== T.INCH_MARK) return readOtherUnit(c, mayPower);
+  c.advance();
+  return kind === T.FOOT_MARK ? ONE_FOOT : ONE_INCH;
+}
+
+function readOtherUnit(c: Cursor, mayPower: (c: Cursor, unit: Unit) => boolean): UnitPower | undefined {
   switch (c.kind) {
-    case T.FOOT_MARK:
-      c.advance();
-      return ONE_FOOT;
-    case T.INCH_MARK:
-      c.advance();
-      return ONE_INCH;
     case T.DEGREE:
       c.advance();
       return { unit: DEGREE_UNIT, power: 1 };

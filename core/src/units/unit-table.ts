@@ -1,4 +1,11 @@
-import { makeRational, multiplyRational, type Rational } from '../number/rational.ts';
+import {
+  compareRational,
+  divideRational,
+  makeRational,
+  multiplyRational,
+  rationalToNumber,
+  type Rational,
+} from '../number/rational.ts';
 import { ANGLE, AREA, LENGTH, MASS, MONEY, TEMPERATURE, TIME, VOLUME, type Dimension } from './dimension.ts';
 
 /**
@@ -25,6 +32,10 @@ export interface Unit {
   /** Units of one family join to one measure, from the higher rank to the lower (9 ft 7 in, 2 m 40 cm). */
   readonly family: string | undefined;
   readonly rank: number;
+  /** How many of the smallest unit of its family it is: 12 for a foot; 1 without a family. */
+  readonly share: number;
+  /** Factor of that smallest unit. */
+  readonly least: Rational;
   /** Whether "sq" and "cu" may stand before it and a 2 or 3 behind it. */
   readonly powers: boolean;
   /** A short line for the suggestions. */
@@ -32,7 +43,7 @@ export interface Unit {
 }
 
 /** A row of the table: what most units do not have is left out. */
-type UnitRow = Omit<Unit, 'timesPi' | 'family' | 'rank' | 'powers'> &
+type UnitRow = Omit<Unit, 'timesPi' | 'family' | 'rank' | 'powers' | 'share' | 'least'> &
   Partial<Pick<Unit, 'timesPi' | 'family' | 'rank' | 'powers'>>;
 
 const r = makeRational;
@@ -85,20 +96,31 @@ const ROWS = [
 
 export type UnitId = (typeof ROWS)[number]['id'];
 
+function leastOf(family: string | undefined, own: Rational): Rational {
+  if (family === undefined) return own;
+  const factors = (ROWS as readonly UnitRow[]).filter((row) => row.family === family).map(({ factor }) => factor);
+  return factors.reduce((least, factor) => (compareRational(factor, least) < 0 ? factor : least));
+}
+
 /** Every unit, all of one shape: the reader looks at them at every keystroke. */
 export const UNITS: readonly Unit[] = (ROWS as readonly UnitRow[]).map(
-  ({ id, words, symbol, factor, timesPi = false, dimension, family, rank = 0, powers = false, about }) => ({
-    id,
-    words,
-    symbol,
-    factor,
-    timesPi,
-    dimension,
-    family,
-    rank,
-    powers,
-    about,
-  }),
+  ({ id, words, symbol, factor, timesPi = false, dimension, family, rank = 0, powers = false, about }) => {
+    const least = leastOf(family, factor);
+    return {
+      id,
+      words,
+      symbol,
+      factor,
+      timesPi,
+      dimension,
+      family,
+      rank,
+      powers,
+      about,
+      share: rationalToNumber(divideRational(factor, least)),
+      least,
+    };
+  },
 );
 
 const BY_ID = new Map<string, Unit>(UNITS.map((unit) => [unit.id, unit]));
