@@ -23,7 +23,7 @@ const PICTURES = [
     width: 1280,
     height: 800,
     prepare: async (page) => {
-      await page.click('.to-help');
+      await page.click('[href="/help"]');
       await page.waitForSelector('table');
     },
   },

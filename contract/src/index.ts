@@ -1,15 +1,10 @@
 /** The public names of the contract, one by one. */
 export { defineEndpoint, type Endpoint } from './endpoint.ts';
 export { PROBLEMS, problemWire, type Problem, type ProblemCode } from './problem.ts';
-export { comparePlaces, positionBetween, positionsBetween, positionWire } from './position.ts';
-export { lineWire, type LineWire } from './wire/line.ts';
-export { changeWire, changeResultWire, type Change, type ChangeResult } from './wire/change.ts';
-export {
-  BATCH_LIMIT,
-  jobWire,
-  listJobs,
-  openJob,
-  sendChanges,
-  type JobSummary,
-  type JobWire,
-} from './endpoints/jobs.ts';
+export { BATCH_LIMIT } from './batch-limit.ts';
+export { comparePlaces, positionBetween, positionsBetween } from './position.ts';
+export { positionWire } from './wire/position.ts';
+export { lineWire, type LineKind, type LineWire } from './wire/line.ts';
+export { readingWire, type ReadingWire } from './wire/reading.ts';
+export { changeWire, changeResultWire, type Change, type ChangeResult, type LineChange } from './wire/change.ts';
+export { jobWire, listJobs, openJob, sendChanges, type JobSummary, type JobWire } from './endpoints/jobs.ts';

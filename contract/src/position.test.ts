@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { comparePlaces, positionBetween, positionsBetween, positionWire } from './position.ts';
+import { comparePlaces, positionBetween, positionsBetween } from './position.ts';
+import { positionWire } from './wire/position.ts';
 
 describe('places on the slate', () => {
   it('finds a place between any two, again and again, that the wire takes', () => {

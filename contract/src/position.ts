@@ -1,12 +1,9 @@
 import { generateKeyBetween, generateNKeysBetween } from 'fractional-indexing';
-import { z } from 'zod';
 
-/** Where a line stands on its slate: a key between the keys of its neighbours, compared as plain text by code unit. */
-export const positionWire = z
-  .string()
-  .min(2)
-  .max(200)
-  .regex(/^[0-9A-Za-z]+$/);
+/**
+ * Where lines stand on their slate: keys between the keys of their neighbours, compared as plain text by code unit.
+ * Kept apart from the schema of a key, which a page has no need of at its start.
+ */
 
 /** A key between two neighbours; undefined stands for the top or the foot of the slate. */
 export function positionBetween(before: string | undefined, after: string | undefined): string {

@@ -12,23 +12,13 @@ afterAll(async () => {
 
 /** Opens another job from the list in the head of the bench. */
 async function chooseJob(bench: Bench, title: string): Promise<void> {
-  await bench.page.click('.jobs');
-  await bench.page.waitForFunction(
-    (wanted) => [...document.querySelectorAll('.el-select-dropdown__item')].some((item) => item.textContent === wanted),
-    {},
+  const id = await bench.page.$eval(
+    '[data-test=job]',
+    (list, wanted) => [...(list as HTMLSelectElement).options].find(({ label }) => label === wanted)?.value ?? '',
     title,
   );
-  await bench.page.evaluate((wanted) => {
-    const item = [...document.querySelectorAll<HTMLElement>('.el-select-dropdown__item')].find(
-      (one) => one.textContent === wanted,
-    );
-    item?.click();
-  }, title);
-  await bench.page.waitForFunction(
-    (wanted) => document.querySelector('.jobs')?.textContent.includes(wanted),
-    {},
-    title,
-  );
+  await bench.page.select('[data-test=job]', id);
+  await bench.page.waitForFunction(() => document.querySelector('[data-line="11"]') === null);
 }
 
 describe('two devices on one job', () => {
@@ -87,30 +77,9 @@ describe('another job', () => {
     expect(await bench.text('[data-test=cost]')).toBe('shy by 0.006″ (0.1 mm)');
     await bench.clear();
     await bench.goto();
-    expect(await bench.text('.jobs')).toContain('Allotment tool store');
+    expect(
+      await bench.page.$eval('[data-test=job]', (list) => (list as HTMLSelectElement).selectedOptions[0]?.label),
+    ).toBe('Allotment tool store');
     expect(await bench.lineNumbers()).toHaveLength(10);
-  });
-});
-
-describe('by the keyboard alone', () => {
-  it('an entry is written, landed, taken off and brought back', async () => {
-    const bench = await openBench(browser);
-    const before = await bench.lineNumbers();
-    await bench.page.focus('.slate > .entry input');
-    await bench.page.keyboard.type(`5' * 3`);
-    await bench.press('Enter');
-    expect(await bench.lineNumbers()).toHaveLength(before.length + 1);
-    await bench.page.keyboard.down('Control');
-    await bench.page.keyboard.press('z');
-    await bench.page.keyboard.up('Control');
-    expect(await bench.lineNumbers()).toEqual(before);
-    const number = before.at(-1) as number;
-    await bench.page.focus(`[data-line="${number}"] .body`);
-    await bench.press('Enter');
-    await bench.page.waitForSelector(`[data-line="${number}"] input`);
-    await bench.press('Escape');
-    await bench.page.waitForSelector(`[data-line="${number}"] .body`);
-    await bench.kept();
-    expect(bench.errors).toEqual([]);
   });
 });

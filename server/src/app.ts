@@ -1,3 +1,6 @@
+import { randomBytes } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import type { ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
@@ -27,6 +30,10 @@ export function createApp({ db, log, accountId, webRoot }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(requestId);
+  app.use((_request, response, next) => {
+    response.locals['nonce'] = randomBytes(16).toString('base64');
+    next();
+  });
   app.use(helmet({ contentSecurityPolicy: { directives: CONTENT_SECURITY }, strictTransportSecurity: false }));
   app.use(compression());
   app.get('/api/health', (_request, response) => {
@@ -60,9 +67,10 @@ export function createApp({ db, log, accountId, webRoot }: AppParts): Express {
 const CONTENT_SECURITY = {
   defaultSrc: ["'self'"],
   scriptSrc: ["'self'"],
-  // Element Plus and Vue place elements by style attributes; style sheets themselves come from here alone.
+  // Element Plus and Vue place elements by style attributes; style sheets come from here, or carry the page's nonce: the
+  // editor of the entry makes its own.
   styleSrcAttr: ["'unsafe-inline'"],
-  styleSrc: ["'self'"],
+  styleSrc: ["'self'", (_request: unknown, response: ServerResponse) => `'nonce-${nonceOf(response)}'`],
   imgSrc: ["'self'", 'data:'],
   objectSrc: ["'none'"],
   baseUri: ["'self'"],
@@ -72,8 +80,16 @@ const CONTENT_SECURITY = {
   upgradeInsecureRequests: null,
 };
 
+/** Where the page finds its nonce; index.html carries it until it is served. */
+const NONCE_PLACE = '__csp_nonce__';
+
+function nonceOf(response: ServerResponse): string {
+  return (response as express.Response).locals['nonce'] as string;
+}
+
 /** The built application: files with a hash in their name for good, every page address answered by index.html. */
 function serveWeb(app: Express, webRoot: string): void {
+  const page = readFileSync(join(webRoot, 'index.html'), 'utf8');
   app.use(
     '/assets',
     express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y', index: false, fallthrough: false }),
@@ -81,6 +97,6 @@ function serveWeb(app: Express, webRoot: string): void {
   app.use(express.static(webRoot, { index: false, maxAge: 0 }));
   app.get('/{*path}', (_request, response) => {
     response.setHeader('Cache-Control', 'no-cache');
-    response.sendFile(join(webRoot, 'index.html'));
+    response.type('html').send(page.replace(NONCE_PLACE, nonceOf(response)));
   });
 }

@@ -1,20 +1,12 @@
-import { LENGTH_STYLES, type LengthStyle } from '@sprell/core';
 import { z } from 'zod';
+import { BATCH_LIMIT } from '../batch-limit.ts';
 import { defineEndpoint } from '../endpoint.ts';
 import { changeResultWire, changeWire } from '../wire/change.ts';
 import { lineWire, revisionWire } from '../wire/line.ts';
+import { readingWire } from '../wire/reading.ts';
 
 export const jobSummaryWire = z.object({ id: z.uuid(), title: z.string(), revision: revisionWire, lines: z.int() });
 export type JobSummary = z.infer<typeof jobSummaryWire>;
-
-/** How the lengths of a job read. */
-export const readingWire = z.object({
-  length: z.enum(LENGTH_STYLES as [LengthStyle, ...LengthStyle[]]),
-  finest: z.int().min(1).max(128),
-  /** Millimetres, exactly: "5", "1/2". */
-  metricStep: z.string().regex(/^\d+(\/\d+)?$/),
-  rounding: z.enum(['nearest', 'up', 'down']),
-});
 
 export const jobWire = z.object({
   id: z.uuid(),
@@ -46,9 +38,6 @@ export const openJob = defineEndpoint({
   body: nothing,
   response: jobWire,
 });
-
-/** Most changes in one batch; a longer outbox is sent in several. */
-export const BATCH_LIMIT = 200;
 
 /** The one way to write: a batch of changes, applied in order in one transaction, each at most once however often it is sent. */
 export const sendChanges = defineEndpoint({

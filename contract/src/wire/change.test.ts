@@ -25,6 +25,12 @@ const edit: Change = {
   note: '',
 };
 
+const reading = {
+  id: ID,
+  kind: 'job.reading',
+  reading: { length: 'mm', finest: 32, metricStep: '1/2', rounding: 'up' },
+};
+
 describe('a change on the wire', () => {
   it.each([
     ['a new line', add],
@@ -33,6 +39,11 @@ describe('a change on the wire', () => {
     ['a deletion', { id: ID, kind: 'line.delete', lineId: ID, base: 0 }],
     ['a return', { id: ID, kind: 'line.restore', lineId: ID, base: 7 }],
     ['an entry in every script', { ...add, source: 'π × 3′ ½ 長さ' }],
+    [
+      'a heading',
+      { id: ID, kind: 'line.words', lineId: ID, words: 'heading', position: 'a0', source: '', label: 'Roof', note: '' },
+    ],
+    ['how the job reads', reading],
     ['a note of several lines', { ...add, note: 'one\ntwo\tthree' }],
   ])('is taken: %s', (_, change) => {
     expect(changeWire.safeParse(change).success).toBe(true);
@@ -53,6 +64,12 @@ describe('a change on the wire', () => {
     ['a number past a million', { ...add, number: 1_000_001 }],
     ['a position of one letter', { ...add, position: 'a' }],
     ['a position of symbols', { ...add, position: 'a0;' }],
+    ['words that are worked out', { ...add, kind: 'line.words', words: 'worked', number: undefined }],
+    ['words with a number', { ...add, kind: 'line.words', words: 'note' }],
+    ['a reading in an unknown unit', { ...reading, reading: { ...reading.reading, length: 'ell' } }],
+    ['a reading by halves of a mark', { ...reading, reading: { ...reading.reading, finest: 0.5 } }],
+    ['a reading in steps of nothing', { ...reading, reading: { ...reading.reading, metricStep: '0' } }],
+    ['a reading of a line', { ...reading, lineId: ID }],
     ['a long note', { ...add, note: 'x'.repeat(2001) }],
   ])('is refused: %s', (_, change) => {
     expect(changeWire.safeParse(change).success).toBe(false);
@@ -60,7 +77,17 @@ describe('a change on the wire', () => {
 });
 
 describe('what comes back', () => {
-  const line = { id: ID, number: 1, position: 'a0', source: '5', label: null, note: '', revision: 1, deleted: false };
+  const line = {
+    id: ID,
+    kind: 'worked',
+    number: 1,
+    position: 'a0',
+    source: '5',
+    label: null,
+    note: '',
+    revision: 1,
+    deleted: false,
+  };
 
   it('is a line applied, a line in conflict, or a refusal by code', () => {
     expect(changeResultWire.parse({ id: ID, status: 'applied', line })).toMatchObject({ line });
@@ -72,6 +99,9 @@ describe('what comes back', () => {
     });
     expect(changeResultWire.safeParse({ id: ID, status: 'refused', code: 'because' }).success).toBe(false);
     expect(lineWire.safeParse({ ...line, number: 0 }).success).toBe(false);
+    expect(lineWire.parse({ ...line, kind: 'note', number: null, note: 'x' })).toMatchObject({ kind: 'note' });
+    const { reading: reads } = reading;
+    expect(changeResultWire.parse({ id: ID, status: 'reads', reading: reads })).toMatchObject({ reading: reads });
   });
 
   it('is a problem with a code of the one registry', () => {

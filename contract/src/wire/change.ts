@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { positionWire } from '../position.ts';
-import { labelWire, lineWire, noteWire, revisionWire, sourceWire } from './line.ts';
+import { positionWire } from './position.ts';
+import { readingWire } from './reading.ts';
+import { labelWire, lineKindWire, lineWire, noteWire, revisionWire, sourceWire } from './line.ts';
 
 /** Every change and everything made has a client-made id, UUID version 7: it can be made with no signal and sent twice. */
 const idWire = z.uuidv7();
@@ -23,18 +24,32 @@ export const changeWire = z.discriminatedUnion('kind', [
     number: z.int().min(1).max(1_000_000),
     ...lineContent,
   }),
+  /** A heading or a note among the lines. */
+  z.strictObject({
+    id: idWire,
+    kind: z.literal('line.words'),
+    lineId: idWire,
+    words: lineKindWire.exclude(['worked']),
+    ...lineContent,
+  }),
   /** A line written anew, as it was seen at `base`. */
   z.strictObject({ id: idWire, kind: z.literal('line.edit'), lineId: idWire, base: baseWire, ...lineContent }),
   z.strictObject({ id: idWire, kind: z.literal('line.delete'), lineId: idWire, base: baseWire }),
   /** Takes a deletion back. */
   z.strictObject({ id: idWire, kind: z.literal('line.restore'), lineId: idWire, base: baseWire }),
+  /** How the job reads from now on. It changes no value, so it has no base: the later choice holds. */
+  z.strictObject({ id: idWire, kind: z.literal('job.reading'), reading: readingWire }),
 ]);
 export type Change = z.infer<typeof changeWire>;
+/** A change of one line. */
+export type LineChange = Exclude<Change, { kind: 'job.reading' }>;
 
 /** What became of one change. */
 export const changeResultWire = z.discriminatedUnion('status', [
   /** Done, now or when it was sent before. */
   z.object({ id: z.uuid(), status: z.literal('applied'), line: lineWire }),
+  /** The job reads so now; by now perhaps another way again. */
+  z.object({ id: z.uuid(), status: z.literal('reads'), reading: readingWire }),
   /** The line changed since `base`; nothing was done. The line as it is now. */
   z.object({ id: z.uuid(), status: z.literal('conflict'), line: lineWire }),
   /** Not possible: an id that is taken or unknown, or an id of a change sent before with other contents. */

@@ -1,6 +1,6 @@
 import { LIMITS } from '@sprell/core';
 import { z } from 'zod';
-import { positionWire } from '../position.ts';
+import { positionWire } from './position.ts';
 
 /** A reference is stored as the id of its line, which takes more room than the #n a person types. */
 const STORED_REFERENCE = 40;
@@ -26,10 +26,18 @@ function hasNoNull(text: string): boolean {
   return !text.includes('\u0000') && !LONE_SURROGATE.test(text);
 }
 
-/** A line of a slate. `source` holds references to other lines as #{id}; a line that was deleted says so. */
+/** A line is worked out, or it is words among the lines: a heading (its `label`) or a note (its `note`). */
+export const lineKindWire = z.enum(['worked', 'heading', 'note']);
+export type LineKind = z.infer<typeof lineKindWire>;
+
+/**
+ * A line of a slate. `source` holds references to other lines as #{id}; a line that was deleted says so. Words have no
+ * number: nothing can refer to them.
+ */
 export const lineWire = z.object({
   id: z.uuid(),
-  number: z.int().min(1),
+  kind: lineKindWire,
+  number: z.int().min(1).nullable(),
   position: positionWire,
   source: storedSource,
   label: labelWire.nullable(),

@@ -1,4 +1,5 @@
 import type { Fix, Issue } from '../base/issue.ts';
+import { labelColon } from './label.ts';
 import type { Span } from '../base/span.ts';
 import { makeIssue } from '../base/issue.ts';
 import type { Assignment, Binary, Compare, Directive, Entry, Expr, LineRun, Percent } from './ast.ts';
@@ -70,18 +71,14 @@ function readEntry(c: Cursor): Entry | undefined {
 
 const NO_DIRECTIVES: readonly Directive[] = [];
 
-/** "top rail: …": a label holds a letter and ends at the first colon with a space behind it. */
+/** The label in front, past which the cursor then stands. */
 function readLabel(c: Cursor): string | undefined {
-  const { source } = c;
-  const colon = source.search(/[:\uff1a](?:\s|$)/u);
-  const first = source.search(/[:\uff1a]/u);
-  if (colon === -1 || colon !== first) return undefined;
-  const label = source.slice(0, colon).trim();
-  if (!/\p{L}/u.test(label)) return undefined;
+  const colon = labelColon(c.source);
+  if (colon === undefined) return undefined;
   let index = 0;
   while (c.kindAt(index) !== T.END && c.start(index) <= colon) index += 1;
   c.moveTo(index);
-  return label;
+  return c.source.slice(0, colon).trim();
 }
 
 const ASSIGNMENTS: Readonly<Record<number, Assignment['operator']>> = {

@@ -56,6 +56,8 @@ export const job = pgTable(
   ],
 );
 
+export const lineKind = pgEnum('line_kind', ['worked', 'heading', 'note']);
+
 export const line = pgTable(
   'line',
   {
@@ -63,7 +65,9 @@ export const line = pgTable(
     jobId: uuid('job_id')
       .notNull()
       .references(() => job.id),
-    number: integer('number').notNull(),
+    kind: lineKind('kind').notNull().default('worked'),
+    /** Null for words, which nothing refers to. */
+    number: integer('number'),
     /** Fractional key, compared by code unit: the database is C.UTF-8. */
     position: text('position').notNull(),
     source: text('source').notNull(),
@@ -78,10 +82,18 @@ export const line = pgTable(
     unique('line_in_job').on(table.jobId, table.id),
     index('line_revision').on(table.jobId, table.revision),
     check('line_number_positive', sql`${table.number} > 0`),
+    check('line_worked_numbered', sql`(${table.kind} = 'worked') = (${table.number} is not null)`),
   ],
 );
 
-export const changeKind = pgEnum('change_kind', ['line.add', 'line.edit', 'line.delete', 'line.restore']);
+export const changeKind = pgEnum('change_kind', [
+  'line.add',
+  'line.words',
+  'line.edit',
+  'line.delete',
+  'line.restore',
+  'job.reading',
+]);
 
 /** Every change that was applied, so that one sent again is known. */
 export const change = pgTable(
@@ -93,7 +105,8 @@ export const change = pgTable(
     id: uuid('id').notNull(),
     jobId: uuid('job_id').notNull(),
     kind: changeKind('kind').notNull(),
-    lineId: uuid('line_id').notNull(),
+    /** Null where the job itself was changed. */
+    lineId: uuid('line_id'),
     /** SHA-256 of what was sent: the same id with other contents is refused. */
     payloadHash: text('payload_hash').notNull(),
     revision,
@@ -101,6 +114,7 @@ export const change = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.accountId, table.id] }),
+    check('change_line_named', sql`(${table.kind}::text = 'job.reading') = (${table.lineId} is null)`),
     foreignKey({ name: 'change_line', columns: [table.jobId, table.lineId], foreignColumns: [line.jobId, line.id] }),
   ],
 );

@@ -1,15 +1,6 @@
-import { problemWire, type Endpoint, type ProblemCode } from '@sprell/contract';
+import { problemWire, type Endpoint } from '@sprell/contract';
 import type { z } from 'zod';
-
-/** A request that was not answered as hoped: the server's problem, or `offline` when it could not be reached. */
-export class RequestFailure extends Error {
-  readonly code: ProblemCode | 'offline';
-
-  constructor(code: ProblemCode | 'offline', message: string) {
-    super(message);
-    this.code = code;
-  }
-}
+import { RequestFailure } from './request-failure.ts';
 
 /** Calls an endpoint of the contract. @throws {RequestFailure} */
 export async function call<Params extends z.ZodType, Body extends z.ZodType, Response extends z.ZodType>(

@@ -36,10 +36,10 @@ defineProps<{ /** Marked as the one most likely wanted. */ leading?: boolean }>(
 .leading:not(:disabled) {
   background: var(--chalk);
   border-color: var(--chalk);
-  color: #fff;
+  color: var(--on-chalk);
 }
 .leading:hover:not(:disabled) {
-  background: #143a68;
-  color: #fff;
+  background: var(--chalk-deep);
+  color: var(--on-chalk);
 }
 </style>

@@ -1,8 +1,8 @@
 import { and, eq } from 'drizzle-orm';
-import type { Change } from '@sprell/contract';
+import type { Change, ReadingWire } from '@sprell/contract';
 import type { Executor } from '../../db/client.ts';
 import { change, job, line } from '../../db/schema.ts';
-import type { LineRow } from '../jobs/jobs.repository.ts';
+import type { JobRow, LineRow } from '../jobs/jobs.repository.ts';
 
 export async function findChange(db: Executor, accountId: string, id: string) {
   const [found] = await db
@@ -20,9 +20,15 @@ export async function recordChange(
   payloadHash: string,
   revision: number,
 ): Promise<void> {
-  await db
-    .insert(change)
-    .values({ accountId, id: sent.id, jobId, kind: sent.kind, lineId: sent.lineId, payloadHash, revision });
+  await db.insert(change).values({
+    accountId,
+    id: sent.id,
+    jobId,
+    kind: sent.kind,
+    lineId: 'lineId' in sent ? sent.lineId : null,
+    payloadHash,
+    revision,
+  });
 }
 
 /** A line of this job, deleted or not. */
@@ -55,6 +61,17 @@ export async function updateLine(
 ): Promise<LineRow> {
   const [changed] = await db.update(line).set(values).where(eq(line.id, lineId)).returning();
   return changed as LineRow;
+}
+
+/** How the job reads from now on. */
+export async function saveReading(db: Executor, jobId: string, reading: ReadingWire): Promise<JobRow> {
+  const { length, finest, metricStep, rounding } = reading;
+  const [saved] = await db
+    .update(job)
+    .set({ lengthStyle: length, finest, metricStep, rounding })
+    .where(eq(job.id, jobId))
+    .returning();
+  return saved as JobRow;
 }
 
 export async function saveJobCounters(

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
-import type { Change, ChangeResult } from '@sprell/contract';
+import type { Change, ChangeResult, LineChange } from '@sprell/contract';
 import type { Database, Executor } from '../../db/client.ts';
-import { lineToWire, lockJob, type JobRow, type LineRow } from '../jobs/jobs.repository.ts';
+import { findJob, lineToWire, lockJob, readingToWire, type JobRow, type LineRow } from '../jobs/jobs.repository.ts';
 import { noSuchJob } from '../jobs/jobs.service.ts';
 import {
   findChange,
@@ -10,6 +10,7 @@ import {
   isNumberTaken,
   recordChange,
   saveJobCounters,
+  saveReading,
   updateLine,
 } from './changes.repository.ts';
 
@@ -63,16 +64,41 @@ async function applyOnce(
 ): Promise<ChangeResult> {
   const hash = payloadHash(change);
   const before = await findChange(tx, accountId, change.id);
-  if (before !== undefined) {
-    const line =
-      before.payloadHash === hash && before.jobId === job.id ? await findLine(tx, job.id, before.lineId) : undefined;
-    return line
-      ? { id: change.id, status: 'applied', line: lineToWire(line) }
+  if (before !== undefined)
+    return before.payloadHash === hash && before.jobId === job.id
+      ? asItStands(tx, accountId, job, change.id, before.lineId)
       : { id: change.id, status: 'refused', code: 'change.id_reused' };
-  }
-  const result = await apply(tx, accountId, job, counters, change);
-  if (result.status === 'applied') await recordChange(tx, accountId, job.id, change, hash, counters.revision);
+  const result =
+    change.kind === 'job.reading'
+      ? await setReading(tx, job, counters, change)
+      : await apply(tx, accountId, job, counters, change);
+  if (result.status === 'applied' || result.status === 'reads')
+    await recordChange(tx, accountId, job.id, change, hash, counters.revision);
   return result;
+}
+
+/** The answer to a change that was done before: what it was done to, as it is by now. */
+async function asItStands(
+  tx: Executor,
+  accountId: string,
+  job: JobRow,
+  id: string,
+  lineId: string | null,
+): Promise<ChangeResult> {
+  if (lineId === null)
+    return { id, status: 'reads', reading: readingToWire((await findJob(tx, accountId, job.id)) ?? job) };
+  const line = await findLine(tx, job.id, lineId);
+  return line ? { id, status: 'applied', line: lineToWire(line) } : { id, status: 'refused', code: 'change.id_reused' };
+}
+
+async function setReading(
+  tx: Executor,
+  job: JobRow,
+  counters: Counters,
+  change: Extract<Change, { kind: 'job.reading' }>,
+): Promise<ChangeResult> {
+  counters.revision += 1;
+  return { id: change.id, status: 'reads', reading: readingToWire(await saveReading(tx, job.id, change.reading)) };
 }
 
 async function apply(
@@ -80,9 +106,9 @@ async function apply(
   accountId: string,
   job: JobRow,
   counters: Counters,
-  change: Change,
+  change: LineChange,
 ): Promise<ChangeResult> {
-  if (change.kind === 'line.add') return addLine(tx, job, counters, change);
+  if (change.kind === 'line.add' || change.kind === 'line.words') return addLine(tx, job, counters, change);
   const line = await findLine(tx, job.id, change.lineId);
   if (!line) return { id: change.id, status: 'refused', code: 'line.not_found' };
   if (line.revision !== (await baseRevision(tx, accountId, change.base)))
@@ -99,7 +125,7 @@ async function baseRevision(tx: Executor, accountId: string, base: number | stri
 function changeLine(
   tx: Executor,
   line: LineRow,
-  change: Exclude<Change, { kind: 'line.add' }>,
+  change: Exclude<LineChange, { kind: 'line.add' | 'line.words' }>,
   revision: number,
 ): Promise<LineRow> {
   switch (change.kind) {
@@ -118,15 +144,15 @@ async function addLine(
   tx: Executor,
   job: JobRow,
   counters: Counters,
-  change: Extract<Change, { kind: 'line.add' }>,
+  change: Extract<Change, { kind: 'line.add' | 'line.words' }>,
 ): Promise<ChangeResult> {
   const { position, source, label, note } = change;
-  // Where another device took the number first, the later arrival is renumbered.
-  const number = (await isNumberTaken(tx, job.id, change.number)) ? counters.nextNumber : change.number;
+  const number = change.kind === 'line.add' ? await freeNumber(tx, job, counters, change.number) : null;
   const revision = counters.revision + 1;
   const made = await insertLine(tx, {
     id: change.lineId,
     jobId: job.id,
+    kind: change.kind === 'line.add' ? 'worked' : change.words,
     number,
     position,
     source,
@@ -137,6 +163,11 @@ async function addLine(
   // The id may be of another's line: the answer is the same as for any id that cannot be used.
   if (!made) return { id: change.id, status: 'refused', code: 'line.id_unusable' };
   counters.revision = revision;
-  counters.nextNumber = Math.max(counters.nextNumber, number + 1);
+  if (number !== null) counters.nextNumber = Math.max(counters.nextNumber, number + 1);
   return { id: change.id, status: 'applied', line: lineToWire(made) };
+}
+
+/** Where another device took the number first, the later arrival is renumbered. */
+async function freeNumber(tx: Executor, job: JobRow, counters: Counters, wanted: number): Promise<number> {
+  return (await isNumberTaken(tx, job.id, wanted)) ? counters.nextNumber : wanted;
 }

@@ -40,6 +40,12 @@ const anEdit = (add: Add, base: number | string, source: string): Change => ({
   note: '',
 });
 
+const aReading = (more: object = {}): Change => ({
+  id: uuidv7(),
+  kind: 'job.reading',
+  reading: { length: 'mm', finest: 32, metricStep: '1/2', rounding: 'up', ...more },
+});
+
 async function send(changes: readonly Change[], to = jobId) {
   const answer = await request(test.app).post(`/api/jobs/${to}/changes`).send({ changes });
   return { status: answer.status, body: answer.body as { revision: number; results: ChangeResult[]; code?: string } };
@@ -50,7 +56,15 @@ async function stored() {
   return answer.body as {
     revision: number;
     nextNumber: number;
-    lines: { number: number; source: string; deleted: boolean; revision: number }[];
+    reading: object;
+    lines: {
+      kind: string;
+      label: string | null;
+      number: number | null;
+      source: string;
+      deleted: boolean;
+      revision: number;
+    }[];
   };
 }
 
@@ -111,9 +125,39 @@ describe('the one path for writes', () => {
     await Promise.all(batches.map((batch) => send(batch)));
     const { lines, revision } = await stored();
     expect(revision).toBe(80);
-    expect(lines.map(({ number }) => number).sort((a, b) => a - b)).toEqual(
+    expect(lines.map(({ number }) => number ?? 0).sort((a, b) => a - b)).toEqual(
       Array.from({ length: 80 }, (_, n) => n + 1),
     );
+  });
+
+  it('puts words among the lines, which take no number and change as lines do', async () => {
+    const { id, lineId, position, source, note } = anAdd({ source: '' });
+    const words: Change = { id, kind: 'line.words', lineId, words: 'heading', position, source, label: 'Roof', note };
+    const edit = { ...anEdit(anAdd({ lineId }), id, ''), label: 'Roof, south' };
+    const { body } = await send([words, words, edit, anAdd({ number: 1, position: 'a1' })]);
+    expect(body.results.map(({ status }) => status)).toEqual(['applied', 'applied', 'applied', 'applied']);
+    expect(await stored()).toMatchObject({
+      nextNumber: 2,
+      lines: [
+        { kind: 'heading', label: 'Roof, south', number: null },
+        { kind: 'worked', number: 1 },
+      ],
+    });
+  });
+
+  it('changes how the job reads, the later choice holding, each done once', async () => {
+    const first = aReading();
+    const second = aReading({ length: 'ft-in', metricStep: '5' });
+    const { body } = await send([first, second]);
+    expect(body).toMatchObject({ revision: 2, results: [{ status: 'reads' }, { status: 'reads' }] });
+    const again = await send([first]);
+    expect(again.body).toMatchObject({
+      revision: 2,
+      results: [{ status: 'reads', reading: { length: 'ft-in', finest: 32, metricStep: '5', rounding: 'up' } }],
+    });
+    expect((await stored()).reading).toEqual({ length: 'ft-in', finest: 32, metricStep: '5', rounding: 'up' });
+    const other = { ...aReading({ finest: 8 }), id: first.id };
+    expect((await send([other])).body.results).toMatchObject([{ status: 'refused', code: 'change.id_reused' }]);
   });
 
   it('tells a stranger nothing: a job of somebody else is a job that does not exist, and so is its line', async () => {

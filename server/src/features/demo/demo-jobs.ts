@@ -5,6 +5,8 @@ export interface DemoJob {
   readonly title: string;
   readonly length: LengthStyle;
   readonly lines: readonly (readonly [label: string | null, source: string, note?: string])[];
+  /** Headings, by the number of the line that each stands above. */
+  readonly headings?: Readonly<Record<number, string>>;
 }
 
 /** Three jobs of a crew of three. Every name, figure and price is made up. */
@@ -12,6 +14,15 @@ export const DEMO_JOBS: readonly DemoJob[] = [
   {
     title: 'Bandstand, Quill Park',
     length: 'ft-in',
+    headings: {
+      1: 'Plan',
+      6: 'Posts',
+      10: 'Rail and balusters',
+      16: 'Roof',
+      27: 'Deck, pads and steps',
+      33: 'Checks',
+      37: 'Paint and money',
+    },
     lines: [
       ['across the flats', `26' 4"`, 'Taped twice, plate to plate'],
       ['side of the octagon', `#1 * (sqrt(2) - 1)`],
@@ -20,19 +31,19 @@ export const DEMO_JOBS: readonly DemoJob[] = [
       ['floor', `2 * (sqrt(2) - 1) * #1^2`],
       ['post on the old drawing', `2 5/8" * 48`, 'Drawn at 1/4″ to the foot'],
       ['shoe on the new drawing', `9 mm * 20`, 'Drawn at 1:20'],
-      ['post, cut', `#6 - #7 - 3/4"`, 'Grout bed of 3/4″ under each shoe'],
-      ['eight posts', `8 * #8 to ft`],
+      ['post, cut', `post = #6 - #7 - 3/4"`, 'Grout bed of 3/4″ under each shoe'],
+      ['eight posts', `8 * post to ft`],
       ['opening between posts', `#2 - 5 1/2"`],
-      ['rail, cut', `#10 - 2 * 1/8"`],
+      ['rail, cut', `rail = #10 - 2 * 1/8"`],
       ['thirteen balusters', `13 * 1 1/2"`],
-      ['gap', `(#11 - #12) / 14`],
+      ['gap', `(rail - #12) / 14`],
       ['gap to the tape', `round(#13; 1/8")`],
       ['out at the last one, stepped off', `14 * (#13 - #14)`],
       ['rafter run', `#1 / 2 + 1' 6"`, 'Overhang of 1′ 6″ on the level'],
       ['rafter rise', `#16 * 6:12`],
       ['rafter along the top', `hyp(#16; #17)`],
       ['half the king block', `7 1/4" / 2`],
-      ['rafter, cut', `#18 - #19`],
+      ['rafter, cut', `rafter = #18 - #19`],
       ['hip run', `#16 / cos 22.5`],
       ['hip along the top', `hyp(#21; #17)`],
       ['plumb cut', `6:12 to degrees`],
@@ -44,7 +55,7 @@ export const DEMO_JOBS: readonly DemoJob[] = [
       ['joists', `16 * 2" * 7 1/4" * 13' 2" to bf`],
       ['pads', `8 * 18" * 18" * 12" to cu yd`],
       ['rise of the steps', `1' 9 1/2"`],
-      ['each of three risers', `#31 / 3`],
+      ['each of three risers', `riser = #31 / 3`],
       ['old post, measured', `10' 5 7/8"`],
       ['shrunk since it was drawn', `#6 - #33`],
       ['frieze board, long side', `#2 + 2 * 3/4" * tan 22.5`],

@@ -14,6 +14,8 @@ afterAll(() => test.close());
 
 interface Line {
   readonly id: string;
+  readonly kind: string;
+  readonly label: string | null;
   readonly number: number;
   readonly position: string;
   readonly source: string;
@@ -31,9 +33,13 @@ describe('the demo', () => {
   it('is stored with references by id, and reads the same from there', async () => {
     const { body: jobs } = await request(test.app).get('/api/jobs');
     const [bandstand] = jobs as { id: string; title: string; lines: number }[];
+    const headings = Object.values(DEMO_JOBS[0]?.headings ?? {});
     expect(bandstand).toMatchObject({ title: 'Bandstand, Quill Park', lines: DEMO_JOBS[0]?.lines.length });
     const { body } = await request(test.app).get(`/api/jobs/${bandstand?.id}`);
-    const { lines } = body as { lines: Line[] };
+    const { lines: all } = body as { lines: Line[] };
+    expect(all.filter(({ kind }) => kind === 'heading').map(({ label }) => label)).toEqual(headings);
+    expect(all[0]?.kind).toBe('heading');
+    const lines = all.filter(({ kind }) => kind === 'worked');
     expect(lines[1]?.source).toBe(`#{${lines[0]?.id}} * (sqrt(2) - 1)`);
     const numbers = new Map(lines.map(({ id, number }) => [id, number]));
     const slate = new Slate();

@@ -18,26 +18,40 @@ export async function loadDemo(db: Database, accountId: string): Promise<void> {
 async function addJob(tx: Executor, accountId: string, demo: DemoJob): Promise<void> {
   const jobId = uuidv7();
   const ids = demo.lines.map(() => uuidv7());
-  const positions = positionsBetween(undefined, undefined, demo.lines.length);
   const last = demo.lines.length;
+  const rowCount = last + Object.keys(demo.headings ?? {}).length;
+  const positions = positionsBetween(undefined, undefined, rowCount);
   await tx.insert(job).values({
     id: jobId,
     ownerId: accountId,
     title: demo.title,
-    revision: last,
+    revision: rowCount,
     nextNumber: last + 1,
     lengthStyle: demo.length,
   });
-  await tx.insert(line).values(
-    demo.lines.map(([label, source, note = ''], index) => ({
-      id: ids[index] as string,
-      jobId,
-      number: index + 1,
-      position: positions[index] as string,
-      source: toStored(source, (number) => ids[number - 1]),
-      label,
-      note,
-      revision: index + 1,
-    })),
-  );
+  let at = 0;
+  const rows = demo.lines.flatMap(([label, source, note = ''], index): (typeof line.$inferInsert)[] => {
+    const number = index + 1;
+    const heading = demo.headings?.[number];
+    return [
+      ...(heading === undefined ? [] : [wordsAt(heading)]),
+      {
+        ...rowAt(),
+        id: ids[index] as string,
+        number,
+        source: toStored(source, (used) => ids[used - 1]),
+        label,
+        note,
+      },
+    ];
+  });
+  await tx.insert(line).values(rows);
+
+  function rowAt() {
+    at += 1;
+    return { jobId, position: positions[at - 1] as string, revision: at };
+  }
+  function wordsAt(heading: string) {
+    return { ...rowAt(), id: uuidv7(), kind: 'heading' as const, source: '', label: heading };
+  }
 }

@@ -1,4 +1,4 @@
-import type { LineWire } from '@sprell/contract';
+import type { LineWire, ReadingWire } from '@sprell/contract';
 import { and, asc, count, eq, isNull } from 'drizzle-orm';
 import type { Executor } from '../../db/client.ts';
 import { job, line } from '../../db/schema.ts';
@@ -7,16 +7,20 @@ export type JobRow = typeof job.$inferSelect;
 export type LineRow = typeof line.$inferSelect;
 
 export function lineToWire(row: LineRow): LineWire {
-  const { id, number, position, source, label, note, revision, deletedAt } = row;
-  return { id, number, position, source, label, note, revision, deleted: deletedAt !== null };
+  const { id, kind, number, position, source, label, note, revision, deletedAt } = row;
+  return { id, kind, number, position, source, label, note, revision, deleted: deletedAt !== null };
 }
 
-/** Jobs of an account with the count of their lines. */
+export function readingToWire({ lengthStyle, finest, metricStep, rounding }: JobRow): ReadingWire {
+  return { length: lengthStyle, finest, metricStep, rounding };
+}
+
+/** Jobs of an account with the count of their lines that are worked out. */
 export async function jobsOf(db: Executor, ownerId: string) {
   return db
     .select({ id: job.id, title: job.title, revision: job.revision, lines: count(line.id) })
     .from(job)
-    .leftJoin(line, and(eq(line.jobId, job.id), isNull(line.deletedAt)))
+    .leftJoin(line, and(eq(line.jobId, job.id), eq(line.kind, 'worked'), isNull(line.deletedAt)))
     .where(and(eq(job.ownerId, ownerId), isNull(job.deletedAt)))
     .groupBy(job.id)
     .orderBy(asc(job.createdAt), asc(job.id));

@@ -1,7 +1,7 @@
 import type { JobSummary, JobWire } from '@sprell/contract';
 import type { Database } from '../../db/client.ts';
 import { ProblemError } from '../../http/problem-error.ts';
-import { findJob, jobsOf, linesOf, lineToWire } from './jobs.repository.ts';
+import { findJob, jobsOf, linesOf, lineToWire, readingToWire } from './jobs.repository.ts';
 
 export interface JobsService {
   list(accountId: string): Promise<JobSummary[]>;
@@ -21,11 +21,11 @@ export function makeJobsService(db: Database): JobsService {
           const found = await findJob(tx, accountId, jobId);
           if (!found) throw noSuchJob();
           const lines = await linesOf(tx, jobId);
-          const { id, title, revision, nextNumber, lengthStyle, finest, metricStep, rounding } = found;
+          const { id, title, revision, nextNumber } = found;
           return {
             id,
             title,
-            reading: { length: lengthStyle, finest, metricStep, rounding },
+            reading: readingToWire(found),
             revision,
             nextNumber,
             lines: lines.map(lineToWire),

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Where the changes are kept, in words. */
 import { computed } from 'vue';
+import { Check } from 'lucide-vue-next';
 import type { KeepState } from '../job/outbox.ts';
 
 const props = defineProps<{ state: KeepState }>();
@@ -19,7 +20,9 @@ const words = computed(() => {
     role="status"
     :title="state.kind === 'waiting' ? state.reason : undefined"
     data-test="keep-state"
-    >{{ words }}</span
+    ><Check v-if="state.kind === 'kept'" class="sign" :size="18" aria-hidden="true" /><span class="words">{{
+      words
+    }}</span></span
   >
 </template>
 
@@ -27,6 +30,19 @@ const words = computed(() => {
 .state {
   color: var(--ink-soft);
   white-space: nowrap;
+}
+.sign {
+  display: none;
+}
+/* Where room is short a tick says that all is well; anything else is said in words. */
+@media (max-width: 760px) {
+  .sign {
+    display: block;
+  }
+  .kept .words {
+    position: absolute;
+    clip-path: inset(50%);
+  }
 }
 .waiting {
   color: var(--pencil);

@@ -1,8 +1,9 @@
-import type { Change, ChangeResult, JobWire, LineWire } from '@sprell/contract';
+import type { Change, ChangeResult, JobWire, LineChange, LineWire } from '@sprell/contract';
 import { readQuantity } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { useJobStore } from './job.store.ts';
+import type { SlateRow, WorkedRow } from './slate-row.ts';
 
 const JOB_ID = '01900000-0000-7000-8000-0000000000aa';
 
@@ -10,41 +11,38 @@ const JOB_ID = '01900000-0000-7000-8000-0000000000aa';
 class FakeServer {
   away = false;
   readonly sent: Change[] = [];
-  answer: (change: Change) => ChangeResult = (change) => ({
+  answer: (change: LineChange) => ChangeResult = (change) => ({
     id: change.id,
     status: 'applied',
     line: this.apply(change),
   });
   readonly lines = new Map<string, LineWire>();
+  reading: JobWire['reading'] = { length: 'ft-in', finest: 16, metricStep: '1', rounding: 'nearest' };
   #revision = 0;
 
-  apply(change: Change): LineWire {
-    const before = this.lines.get(change.lineId);
+  apply(change: LineChange): LineWire {
     const revision = (this.#revision += 1);
-    const line: LineWire =
-      change.kind === 'line.add'
-        ? {
-            id: change.lineId,
-            number: change.number,
-            position: change.position,
-            source: change.source,
-            label: change.label,
-            note: change.note,
-            revision,
-            deleted: false,
-          }
-        : change.kind === 'line.edit'
-          ? {
-              ...(before as LineWire),
-              position: change.position,
-              source: change.source,
-              label: change.label,
-              note: change.note,
-              revision,
-            }
-          : { ...(before as LineWire), deleted: change.kind === 'line.delete', revision };
+    const line: LineWire = { ...this.#before(change), revision };
     this.lines.set(line.id, line);
     return line;
+  }
+
+  /** The line with the change done, but for its revision. */
+  #before(change: LineChange): LineWire {
+    const before = this.lines.get(change.lineId) as LineWire;
+    if (change.kind === 'line.delete' || change.kind === 'line.restore')
+      return { ...before, deleted: change.kind === 'line.delete' };
+    const { position, source, label, note } = change;
+    if (change.kind === 'line.edit') return { ...before, position, source, label, note };
+    const kind = change.kind === 'line.add' ? 'worked' : change.words;
+    const number = change.kind === 'line.add' ? change.number : null;
+    return { id: change.lineId, kind, number, position, source, label, note, revision: 0, deleted: false };
+  }
+
+  #settle(change: Change): ChangeResult {
+    if (change.kind !== 'job.reading') return this.answer(change);
+    this.reading = change.reading;
+    return { id: change.id, status: 'reads', reading: change.reading };
   }
 
   readonly fetch = (path: string, init: { body?: string }): Promise<Response> => {
@@ -53,7 +51,7 @@ class FakeServer {
       const { changes } = JSON.parse(init.body ?? '') as { changes: Change[] };
       this.sent.push(...changes);
       return Promise.resolve(
-        Response.json({ revision: this.#revision, results: changes.map((change) => this.answer(change)) }),
+        Response.json({ revision: this.#revision, results: changes.map((change) => this.#settle(change)) }),
       );
     }
     const job: JobWire = {
@@ -61,7 +59,7 @@ class FakeServer {
       title: 'Porch',
       revision: this.#revision,
       nextNumber: this.lines.size + 1,
-      reading: { length: 'ft-in', finest: 16, metricStep: '1', rounding: 'nearest' },
+      reading: this.reading,
       lines: [...this.lines.values()],
     };
     return Promise.resolve(
@@ -71,13 +69,17 @@ class FakeServer {
 }
 
 let server: FakeServer;
+// Loaded beforehand: with stopped clocks it would not come.
+beforeAll(() => import('../../adapters/job-server.ts'));
 beforeEach(() => {
   vi.useFakeTimers();
   localStorage.clear();
   server = new FakeServer();
   vi.stubGlobal('fetch', server.fetch);
 });
-afterEach(() => {
+afterEach(async () => {
+  // What is on its way still goes to this test's server.
+  await settled();
   vi.useRealTimers();
   vi.unstubAllGlobals();
 });
@@ -91,8 +93,13 @@ async function openStore() {
 
 const settled = () => vi.advanceTimersByTimeAsync(0);
 
-function readings(store: Awaited<ReturnType<typeof openStore>>): (string | undefined)[] {
-  return store.rows.map(({ worked: { result } }) =>
+type Store = Awaited<ReturnType<typeof openStore>>;
+const worked = (store: Store) => store.rows.filter((row): row is WorkedRow => row.kind === 'worked');
+/** What each row says: an entry, or words among the lines. */
+const says = (store: Store) => store.rows.map((row: SlateRow) => (row.kind === 'worked' ? row.entry : row.words));
+
+function readings(store: Store): (string | undefined)[] {
+  return worked(store).map(({ worked: { result } }) =>
     result.ok && result.outcome.kind === 'quantity' ? readQuantity(result.outcome.quantity).text : undefined,
   );
 }
@@ -104,7 +111,7 @@ describe('the open job', () => {
     store.land('/ 2');
     await settled();
     expect(readings(store)).toEqual(['26′ 4″', '13′ 2″']);
-    expect(store.rows.map(({ entry }) => entry)).toEqual([`flats: 26' 4"`, '#1 / 2']);
+    expect(says(store)).toEqual([`flats: 26' 4"`, '#1 / 2']);
     expect([...server.lines.values()].map(({ source, label }) => [source, label])).toEqual([
       [`26' 4"`, 'flats'],
       [`#{${store.rows[0]?.line.id}} / 2`, null],
@@ -171,10 +178,115 @@ describe('the open job', () => {
     store.land(`5'`);
     store.land('#1 + 1"');
     await settled();
-    expect(store.rows.map(({ line, entry }) => [line.number, entry])).toEqual([
+    expect(worked(store).map(({ line, entry }) => [line.number, entry])).toEqual([
       [7, `5'`],
       [2, '#7 + 1"'],
     ]);
     expect(readings(store)).toEqual(['5′', '5′ 1″']);
+  });
+
+  it('puts lines above others, moves them, and takes each step back', async () => {
+    const store = await openStore();
+    for (const entry of [`1'`, `2'`, `3'`]) store.land(entry);
+    store.land(`4'`, store.rows[1]?.line.id);
+    expect(readings(store)).toEqual(['1′', '4′', '2′', '3′']);
+    store.move(store.rows[3]?.line.id as string, 0);
+    expect(readings(store)).toEqual(['3′', '1′', '4′', '2′']);
+    store.move(store.rows[0]?.line.id as string, 2);
+    expect(readings(store)).toEqual(['1′', '4′', '3′', '2′']);
+    store.undo();
+    store.undo();
+    store.undo();
+    expect(readings(store)).toEqual(['1′', '2′', '3′']);
+    await settled();
+    expect((await openStore()).rows).toHaveLength(3);
+  });
+
+  it('takes everything off as one step, and brings it back as one', async () => {
+    const store = await openStore();
+    store.land(`1'`);
+    store.land('last * 2');
+    store.landWords('heading', 'Roof');
+    store.clear();
+    expect(store.rows).toEqual([]);
+    expect(store.undoSays).toBe('Bring all 3 lines back');
+    store.undo();
+    expect(says(store)).toEqual([`1'`, '#1 * 2', 'Roof']);
+    expect(readings(store)).toEqual(['1′', '2′']);
+  });
+
+  it('holds headings and plain notes among the lines, which take no number', async () => {
+    const store = await openStore();
+    store.land(`1'`);
+    store.landWords('note', 'taped twice');
+    store.landWords('heading', 'Plan', store.rows[0]?.line.id);
+    store.landWords('heading', '  ');
+    store.land(`2'`);
+    expect(says(store)).toEqual(['Plan', `1'`, 'taped twice', `2'`]);
+    expect(store.rows.map(({ line }) => line.number)).toEqual([null, 1, null, 2]);
+    store.editWords(store.rows[0]?.line.id as string, 'Plan, north');
+    store.editWords(store.rows[2]?.line.id as string, 'taped thrice');
+    await settled();
+    expect(says(await openStore())).toEqual(['Plan, north', `1'`, 'taped thrice', `2'`]);
+    store.undo();
+    store.undo();
+    expect(says(store)).toEqual(['Plan', `1'`, 'taped twice', `2'`]);
+  });
+
+  it('keeps a note under a line, and takes it back', async () => {
+    const store = await openStore();
+    store.land(`rail: 4'`);
+    store.setNote(store.rows[0]?.line.id as string, ' planed ');
+    expect(store.rows[0]?.line.note).toBe('planed');
+    store.setNote(store.rows[0]?.line.id as string, 'planed');
+    store.undo();
+    expect(store.rows[0]?.line.note).toBe('');
+  });
+
+  it('names what uses a line, and can leave its value there instead', async () => {
+    const store = await openStore();
+    for (const entry of [`10'`, '#1 / 3', 'sum(#1..#2)', '#2 * 3']) store.land(entry);
+    const [first, second] = worked(store);
+    expect(store.usersOf(first?.line.id as string)).toBe('#1 is used by #2, #3.');
+    expect(store.usersOf(worked(store)[3]?.line.id as string)).toBeUndefined();
+    expect(store.canKeepValue(second?.line.id as string)).toBe(true);
+    store.removeKeepingValue(second?.line.id as string);
+    expect(says(store)).toEqual([`10'`, `sum(#1; (40"))`, `(40") * 3`]);
+    expect(readings(store)).toEqual(['10′', '13′ 4″', '10′']);
+    store.undo();
+    expect(says(store)).toEqual([`10'`, '#1 / 3', 'sum(#1..#2)', '#2 * 3']);
+    expect(readings(store)).toEqual(['10′', '3′ 4″', '13′ 4″', '10′']);
+  });
+
+  it('has no value to leave for a line that makes a mark, nor for an approximation', async () => {
+    const store = await openStore();
+    store.land(`rail = 4'`);
+    store.land('rail * 2');
+    store.land(`1' * ln 3`);
+    expect(store.usersOf(store.rows[0]?.line.id as string)).toContain('#2');
+    expect(store.canKeepValue(store.rows[0]?.line.id as string)).toBe(false);
+    expect(store.canKeepValue(store.rows[2]?.line.id as string)).toBe(false);
+  });
+});
+
+describe('how the job reads', () => {
+  it('is of the job, or for good on this device and then before the job', async () => {
+    const store = await openStore();
+    store.setReading({ finest: 32 });
+    expect(store.style.finest).toBe(32);
+    await settled();
+    expect(server.reading).toMatchObject({ finest: 32, length: 'ft-in' });
+    store.setReadingForGood({ length: 'mm' });
+    expect(store.style).toMatchObject({ finest: 32, length: 'mm' });
+    expect((await openStore()).style).toMatchObject({ finest: 32, length: 'mm' });
+    expect(server.reading.length).toBe('ft-in');
+  });
+
+  it('goes back to the job where the job is told anew', async () => {
+    const store = await openStore();
+    store.setReadingForGood({ length: 'mm', finest: 8 });
+    store.setReading({ length: 'in' });
+    expect(store.style).toMatchObject({ length: 'in', finest: 8 });
+    expect(store.forGood).toEqual({ finest: 8 });
   });
 });

@@ -1,21 +1,23 @@
 import {
   comparePlaces,
-  listJobs,
-  openJob,
   positionBetween,
-  type Change,
   type ChangeResult,
   type JobSummary,
   type JobWire,
+  type LineChange,
   type LineWire,
+  type ReadingWire,
 } from '@sprell/contract';
 import {
   bindLast,
   DEFAULT_STYLE,
+  exactText,
   fromStored,
-  parse,
   parseRational,
+  rationalToText,
+  readQuantity,
   toStored,
+  valueForLine,
   type ReadingStyle,
   type Scope,
   type WorkedLine,
@@ -23,19 +25,16 @@ import {
 import { defineStore } from 'pinia';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
-import { call, RequestFailure } from '../../adapters/api-client.ts';
+import { jobServer } from '../../adapters/job-server-loader.ts';
 import { remember, remembered } from '../../adapters/local-memory.ts';
+import { RequestFailure } from '../../adapters/request-failure.ts';
 import { Outbox, type KeepState } from './outbox.ts';
 import { SlateKeeper } from './slate-keeper.ts';
+import { isWorked, nameOf, splitLabel, withLabel, wordsOf, type SlateRow, type WorkedRow } from './slate-row.ts';
 import { UndoStack, type Inverse, type LineContent } from './undo-stack.ts';
 
-/** A line as it stands on the slate: what is stored, as shown, worked out. */
-export interface SlateRow {
-  readonly line: LineWire;
-  /** The whole entry as a person edits it, label in front, references as #n. */
-  readonly entry: string;
-  readonly worked: WorkedLine;
-}
+/** How readings are to differ from what they were. */
+export type ReadingChange = Partial<Pick<ReadingStyle, 'length' | 'finest' | 'rounding'>>;
 
 /** A change of one's own that met another's: both are kept until one is chosen. */
 export interface Conflict {
@@ -57,7 +56,9 @@ export const useJobStore = defineStore('job', () => {
   /** Ids of lines whose result changed with the last change. */
   const changed = shallowRef<ReadonlySet<string>>(new Set());
   const keepState = computed<KeepState>(() => outbox.value?.state.value ?? { kind: 'kept' });
-  const style = computed<ReadingStyle>(() => styleOf(job.value));
+  /** What was chosen for good on this device. */
+  const forGood = shallowRef<ReadingChange>(remembered<ReadingChange>('reading') ?? {});
+  const style = computed<ReadingStyle>(() => ({ ...styleOf(job.value), ...forGood.value }));
 
   let keeper = new SlateKeeper(DEFAULT_STYLE, () => undefined);
   let lines = new Map<string, LineWire>();
@@ -70,7 +71,7 @@ export const useJobStore = defineStore('job', () => {
   /** Loads the list of jobs and opens the one that was open last, or the first. */
   async function start(): Promise<void> {
     await guarded(async () => {
-      jobs.value = await call(listJobs, {});
+      jobs.value = await (await jobServer()).list();
       const last = remembered<string>('job');
       const chosen = jobs.value.find(({ id }) => id === last) ?? jobs.value[0];
       if (chosen) await open(chosen.id);
@@ -79,7 +80,7 @@ export const useJobStore = defineStore('job', () => {
 
   async function open(jobId: string): Promise<void> {
     await guarded(async () => {
-      const { lines: loaded, ...rest } = await call(openJob, { jobId });
+      const { lines: loaded, ...rest } = await (await jobServer()).open(jobId);
       job.value = rest;
       remember('job', jobId);
       nextNumber = rest.nextNumber;
@@ -91,7 +92,12 @@ export const useJobStore = defineStore('job', () => {
       undoSays.value = undoStack.top()?.says;
       conflicts.value = [];
       changed.value = new Set();
-      keeper.load(loaded.filter((line) => !line.deleted).map(toSlateLine));
+      keeper.load(
+        loaded
+          .filter((line) => !line.deleted)
+          .filter(isWorked)
+          .map(toSlateLine),
+      );
       showRows();
     });
   }
@@ -105,12 +111,19 @@ export const useJobStore = defineStore('job', () => {
     }
   }
 
-  const numberOf = (id: string) => lines.get(id)?.number;
+  const numberOf = (id: string) => lines.get(id)?.number ?? undefined;
   const shownSource = (line: LineWire) => fromStored(line.source, numberOf);
   const stored = (source: string) =>
     toStored(source, (number) => keeper.slate.lineNumbered(number)?.line.id, style.value);
 
-  function toSlateLine(line: LineWire) {
+  /** A line in a person's words, its note among them. */
+  function whatItSays(line: LineWire): string {
+    if (!isWorked(line)) return wordsOf(line);
+    const entry = withLabel(line.label, shownSource(line));
+    return line.note === '' ? entry : `${entry} (${line.note})`;
+  }
+
+  function toSlateLine(line: WorkedRow['line']) {
     return { id: line.id, number: line.number, position: line.position, source: shownSource(line) };
   }
 
@@ -118,11 +131,13 @@ export const useJobStore = defineStore('job', () => {
     rows.value = [...lines.values()]
       .filter((line) => !line.deleted)
       .sort(comparePlaces)
-      .map((line) => ({
-        line,
-        entry: withLabel(line.label, shownSource(line)),
-        worked: keeper.slate.line(line.id) as WorkedLine,
-      }));
+      .map(toRow);
+  }
+
+  function toRow(line: LineWire): SlateRow {
+    if (!isWorked(line)) return { kind: line.kind === 'heading' ? 'heading' : 'note', line, words: wordsOf(line) };
+    const worked = keeper.slate.line(line.id) as WorkedLine;
+    return { kind: 'worked', line, entry: withLabel(line.label, shownSource(line)), worked };
   }
 
   function showChanged(ids: readonly string[]): void {
@@ -134,15 +149,23 @@ export const useJobStore = defineStore('job', () => {
   function place(line: LineWire): void {
     const renumbered = lines.get(line.id) !== undefined && lines.get(line.id)?.number !== line.number;
     lines.set(line.id, line);
-    nextNumber = Math.max(nextNumber, line.number + 1);
-    // A line that got another number is written so in every entry that uses it.
-    if (renumbered) keeper.load([...lines.values()].filter((one) => !one.deleted).map(toSlateLine));
-    else if (line.deleted) keeper.remove(line.id);
-    else keeper.put(toSlateLine(line));
+    if (isWorked(line)) {
+      nextNumber = Math.max(nextNumber, line.number + 1);
+      // A line that got another number is written so in every entry that uses it.
+      if (renumbered)
+        keeper.load(
+          [...lines.values()]
+            .filter((one) => !one.deleted)
+            .filter(isWorked)
+            .map(toSlateLine),
+        );
+      else if (line.deleted) keeper.remove(line.id);
+      else keeper.put(toSlateLine(line));
+    }
     showRows();
   }
 
-  function send(change: Change): void {
+  function send(change: LineChange): void {
     pendingChange.set(change.lineId, change.id);
     outbox.value?.add(change);
   }
@@ -155,13 +178,17 @@ export const useJobStore = defineStore('job', () => {
       failure.value = 'The server refused a change; open the job anew to see what it holds.';
       return;
     }
+    if (result.status === 'reads') {
+      if (job.value && outbox.value?.isEmpty() !== false) job.value = { ...job.value, reading: result.reading };
+      return;
+    }
     const { line } = result;
     const ours = lines.get(line.id);
     const isLatest = pendingChange.get(line.id) === result.id;
     if (isLatest) pendingChange.delete(line.id);
     if (result.status === 'conflict') {
       const mine = ours && !ours.deleted ? ours : undefined;
-      const says = (one: LineWire | undefined) => one && withLabel(one.label, shownSource(one));
+      const says = (one: LineWire | undefined) => one && whatItSays(one);
       const conflict = { line, mine, mineSays: says(mine), theirsSays: line.deleted ? undefined : says(line) };
       conflicts.value = [...conflicts.value.filter((one) => one.line.id !== line.id), conflict];
       place(line);
@@ -187,50 +214,169 @@ export const useJobStore = defineStore('job', () => {
     undoSays.value = step.says;
   }
 
-  /** Puts an entry on the slate, at its foot. */
-  function land(entry: string): void {
+  /** Puts an entry on the slate: at its foot, or above a line. */
+  function land(entry: string, beforeId?: string): void {
     const lastNumber = keeper.slate.lastNumber();
-    const { label, source } = splitLabel(
-      lastNumber === undefined ? entry : bindLast(entry, lastNumber, style.value),
-      style.value,
-    );
-    const last = rows.value[rows.value.length - 1];
-    const line: LineWire = {
+    const { label, source } = splitLabel(lastNumber === undefined ? entry : bindLast(entry, lastNumber, style.value));
+    const line = newLine({ kind: 'worked', number: nextNumber, source: stored(source), label }, beforeId);
+    place(line);
+    const { position, note } = line;
+    const number = nextNumber - 1;
+    send({ id: uuidv7(), kind: 'line.add', lineId: line.id, number, position, source: line.source, label, note });
+    pushUndo({ kind: 'delete', lineId: line.id, says: `Take #${number} off again` });
+  }
+
+  /** Puts a heading or a plain note on the slate: at its foot, or above a line. */
+  function landWords(kind: 'heading' | 'note', words: string, beforeId?: string): void {
+    const text = words.trim();
+    if (text === '') return;
+    const line = newLine(kind === 'heading' ? { kind, label: text } : { kind, note: text }, beforeId);
+    place(line);
+    const { position, source, label, note } = line;
+    send({ id: uuidv7(), kind: 'line.words', lineId: line.id, words: kind, position, source, label, note });
+    pushUndo({ kind: 'delete', lineId: line.id, says: `Take ${nameOf(line)} off again` });
+  }
+
+  function newLine(content: Partial<LineWire> & Pick<LineWire, 'kind'>, beforeId: string | undefined): LineWire {
+    const position = positionAt(rows.value, beforeId);
+    return {
       id: uuidv7(),
-      number: nextNumber,
-      position: positionBetween(last?.line.position, undefined),
-      source: stored(source),
-      label,
+      number: null,
+      position,
+      source: '',
+      label: null,
       note: '',
       revision: 0,
       deleted: false,
+      ...content,
     };
-    place(line);
-    const { number, position, note } = line;
-    send({ id: uuidv7(), kind: 'line.add', lineId: line.id, number, position, source: line.source, label, note });
-    pushUndo({ kind: 'delete', lineId: line.id, says: `Take #${number} off again` });
   }
 
   /** Writes a line anew. */
   function edit(lineId: string, entry: string): void {
     const line = lines.get(lineId);
     if (!line) return;
-    const { label, source } = splitLabel(entry, style.value);
-    if (label === line.label && stored(source) === line.source) return;
-    const { position, note } = line;
-    pushUndo({
-      kind: 'write',
-      lineId,
-      content: { position, note, source: line.source, label: line.label },
-      says: `Undo the change to #${line.number}`,
-    });
-    write(line, { position, note, source: stored(source), label });
+    const { label, source } = splitLabel(entry);
+    rewrite(line, { source: stored(source), label });
+  }
+
+  /** Writes words among the lines anew. */
+  function editWords(lineId: string, words: string): void {
+    const line = lines.get(lineId);
+    const text = words.trim();
+    if (line && text !== '') rewrite(line, line.kind === 'heading' ? { label: text } : { note: text });
+  }
+
+  /** The note that stands under a line; empty for none. */
+  function setNote(lineId: string, note: string): void {
+    const line = lines.get(lineId);
+    if (line) rewrite(line, { note: note.trim() });
+  }
+
+  /** One step that can be undone: a line with other words, nothing where they are the same. */
+  function rewrite(line: LineWire, changes: Partial<LineContent>): void {
+    const { position, source, label, note } = line;
+    const before: LineContent = { position, source, label, note };
+    const after: LineContent = { ...before, ...changes };
+    if ((Object.keys(after) as (keyof LineContent)[]).every((key) => after[key] === before[key])) return;
+    pushUndo({ kind: 'write', lineId: line.id, content: before, says: `Undo the change to ${nameOf(line)}` });
+    write(line, after);
   }
 
   function remove(lineId: string): void {
     const line = lines.get(lineId);
     if (!line) return;
-    pushUndo({ kind: 'restore', lineId, says: `Bring #${line.number} back` });
+    pushUndo({ kind: 'restore', lineId, says: `Bring ${nameOf(line)} back` });
+    setDeleted(line, true);
+  }
+
+  /** Takes every line off the slate, as one step. */
+  function clear(): void {
+    const gone = rows.value.map(({ line }) => line);
+    if (gone.length === 0) return;
+    pushUndo({
+      kind: 'many',
+      steps: gone.map((line) => ({ kind: 'restore', lineId: line.id, says: `Bring ${nameOf(line)} back` })),
+      says: `Bring all ${gone.length} lines back`,
+    });
+    // From the foot up, so that no line is left without what it uses.
+    for (const line of gone.reverse()) setDeleted(line, true);
+  }
+
+  /** Puts a line at another place on the slate: `to` counts the lines that then stand above it. */
+  function move(lineId: string, to: number): void {
+    const line = lines.get(lineId);
+    const others = rows.value.filter((row) => row.line.id !== lineId);
+    if (!line || rows.value[to]?.line.id === lineId) return;
+    const { position, source, label, note } = line;
+    pushUndo({ kind: 'write', lineId, content: { position, source, label, note }, says: `Put ${nameOf(line)} back` });
+    write(line, { position: positionAt(others, others[to]?.line.id), source, label, note });
+  }
+
+  /** How the lengths of this job read from now on. It goes before what was chosen for good on this device. */
+  function setReading(wanted: ReadingChange): void {
+    if (!job.value) return;
+    const { length, finest, rounding, metricStep } = { ...style.value, ...wanted };
+    const reading: ReadingWire = { length, finest, rounding, metricStep: rationalToText(metricStep) };
+    job.value = { ...job.value, reading };
+    const left = Object.entries(forGood.value).filter(([key]) => !(key in wanted));
+    rememberForGood(Object.fromEntries(left));
+    outbox.value?.add({ id: uuidv7(), kind: 'job.reading', reading });
+  }
+
+  /** How lengths read in every job on this device, whatever the job says. */
+  function setReadingForGood(wanted: ReadingChange): void {
+    rememberForGood({ ...forGood.value, ...wanted });
+  }
+
+  function rememberForGood(wanted: ReadingChange): void {
+    forGood.value = wanted;
+    remember('reading', Object.keys(wanted).length === 0 ? undefined : wanted);
+  }
+
+  /** A sentence that names the lines using a line; undefined when none does. */
+  function usersOf(lineId: string): string | undefined {
+    const users = keeper.slate.usersOf(lineId).map(({ number }) => `#${number}`);
+    const line = lines.get(lineId);
+    if (users.length === 0 || !line) return undefined;
+    const names = users.length > 4 ? `${users.slice(0, 3).join(', ')} and ${users.length - 3} more` : users.join(', ');
+    return `${nameOf(line)} is used by ${names}.`;
+  }
+
+  /** The line has an exact value that can stand where it is used. A line that makes a mark is used by name, and has none. */
+  function canKeepValue(lineId: string): boolean {
+    return exactEntry(lineId) !== undefined;
+  }
+
+  function exactEntry(lineId: string): string | undefined {
+    const worked = keeper.slate.line(lineId);
+    if (!worked?.result.ok || worked.result.outcome.kind !== 'quantity') return undefined;
+    if (worked.parsed.entry?.assignment !== undefined) return undefined;
+    return exactText(worked.result.outcome.quantity, style.value)?.plain;
+  }
+
+  /** Takes a line off, its value written wherever it is used; one step to undo. */
+  function removeKeepingValue(lineId: string): void {
+    const line = lines.get(lineId);
+    const value = exactEntry(lineId);
+    if (!line || !isWorked(line) || value === undefined) return;
+    const order = keeper.slate.lines().map(({ line: { number } }) => number);
+    const gone = { number: line.number, value, order };
+    const users = keeper.slate.usersOf(lineId).flatMap(({ id }) => lines.get(id) ?? []);
+    pushUndo({
+      kind: 'many',
+      says: `Bring ${nameOf(line)} back`,
+      steps: [
+        { kind: 'restore', lineId, says: '' },
+        ...users.map(({ id, position, source, label, note }): Inverse => {
+          return { kind: 'write', lineId: id, content: { position, source, label, note }, says: '' };
+        }),
+      ],
+    });
+    for (const user of users) {
+      const { position, label, note } = user;
+      write(user, { position, label, note, source: stored(valueForLine(shownSource(user), gone, style.value)) });
+    }
     setDeleted(line, true);
   }
 
@@ -238,8 +384,16 @@ export const useJobStore = defineStore('job', () => {
   function undo(): void {
     const step = undoStack.pop();
     undoSays.value = undoStack.top()?.says;
-    const line = step && lines.get(step.lineId);
-    if (step === undefined || line === undefined) return;
+    if (step) takeBack(step);
+  }
+
+  function takeBack(step: Inverse): void {
+    if (step.kind === 'many') {
+      for (const one of step.steps) takeBack(one);
+      return;
+    }
+    const line = lines.get(step.lineId);
+    if (line === undefined) return;
     if (step.kind === 'write') write(line, step.content);
     else setDeleted(line, step.kind === 'delete');
   }
@@ -259,6 +413,18 @@ export const useJobStore = defineStore('job', () => {
     return keeper.slate.scope(editedLineId);
   }
 
+  /** The marks of the job with their values, as they read. */
+  const marks = computed(() => {
+    void rows.value;
+    return keeper.slate
+      .marks()
+      .flatMap(({ name, result }) =>
+        result.ok && result.outcome.kind === 'quantity'
+          ? [{ name, reading: readQuantity(result.outcome.quantity, style.value).text }]
+          : [],
+      );
+  });
+
   return {
     jobs,
     job,
@@ -272,8 +438,20 @@ export const useJobStore = defineStore('job', () => {
     start,
     open,
     land,
+    landWords,
     edit,
+    editWords,
+    setNote,
     remove,
+    removeKeepingValue,
+    canKeepValue,
+    clear,
+    move,
+    usersOf,
+    setReading,
+    setReadingForGood,
+    forGood,
+    marks,
     undo,
     resolveConflict,
     scope,
@@ -292,13 +470,9 @@ function styleOf(job: Omit<JobWire, 'lines'> | undefined): ReadingStyle {
   };
 }
 
-function withLabel(label: string | null, source: string): string {
-  return label === null ? source : `${label}: ${source}`;
-}
-
-/** "top rail: 4' 2"" as its label and the rest. */
-function splitLabel(entry: string, style: ReadingStyle): { readonly label: string | null; readonly source: string } {
-  const label = parse(entry, style).entry?.label;
-  if (label === undefined) return { label: null, source: entry.trim() };
-  return { label, source: entry.slice(entry.search(/[:\uff1a]/u) + 1).trim() };
+/** The place above a line, or at the foot. */
+function positionAt(rows: readonly SlateRow[], beforeId: string | undefined): string {
+  const index = rows.findIndex(({ line }) => line.id === beforeId);
+  const at = index === -1 ? rows.length : index;
+  return positionBetween(rows[at - 1]?.line.position, rows[at]?.line.position);
 }

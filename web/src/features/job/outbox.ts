@@ -1,6 +1,7 @@
-import { BATCH_LIMIT, sendChanges, type Change, type ChangeResult } from '@sprell/contract';
+import { BATCH_LIMIT, type Change, type ChangeResult } from '@sprell/contract';
 import { ref, type Ref } from 'vue';
-import { call, RequestFailure } from '../../adapters/api-client.ts';
+import { jobServer } from '../../adapters/job-server-loader.ts';
+import { RequestFailure } from '../../adapters/request-failure.ts';
 
 /** Where the changes stand: all kept on the server, on their way, or waiting for it. */
 export type KeepState =
@@ -30,6 +31,11 @@ export class Outbox {
     void this.drain();
   }
 
+  /** Everything that was added has been answered, but for the batch being answered now. */
+  isEmpty(): boolean {
+    return this.#changes.length === 0;
+  }
+
   /** Sends what there is, unless that is under way. */
   async drain(): Promise<void> {
     if (this.#running || this.#changes.length === 0) return;
@@ -39,7 +45,7 @@ export class Outbox {
     try {
       while (this.#changes.length > 0) {
         const batch = this.#changes.slice(0, BATCH_LIMIT);
-        const { results } = await call(sendChanges, { jobId: this.#jobId }, { changes: batch });
+        const { results } = await (await jobServer()).send(this.#jobId, batch);
         this.#changes = this.#changes.slice(batch.length);
         this.#tries = 0;
         for (const result of results) this.#onResult(result);

@@ -12,7 +12,9 @@ export interface LineContent {
 export type Inverse =
   | { readonly kind: 'delete'; readonly lineId: string; readonly says: string }
   | { readonly kind: 'restore'; readonly lineId: string; readonly says: string }
-  | { readonly kind: 'write'; readonly lineId: string; readonly content: LineContent; readonly says: string };
+  | { readonly kind: 'write'; readonly lineId: string; readonly content: LineContent; readonly says: string }
+  /** Several taken back together, the last first. */
+  | { readonly kind: 'many'; readonly steps: readonly Inverse[]; readonly says: string };
 
 const LIMIT = 200;
 

@@ -1,0 +1,304 @@
+<script setup lang="ts">
+/** The one line being written: an editor that sets fractions as fractions and says as little as it can. */
+import { Compartment, EditorState, Prec, Transaction } from '@codemirror/state';
+import { EditorView, keymap, placeholder } from '@codemirror/view';
+import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import type { Span } from '@sprell/core';
+import { backspace, operator, type EntryText, type Operator } from './edits.ts';
+import { entryMarking, setFindings } from './entry-marking.ts';
+import { useHand, type EntryHandle } from './hand.ts';
+import type { NamedMark } from './suggestions.ts';
+
+const props = defineProps<{
+  label: string;
+  hint: string;
+  /** Marks that may be named. */
+  marks: readonly NamedMark[];
+  /** There is a result for an operator in an empty entry to go on from. */
+  hasLast: boolean;
+  /** Id of the element that says what is wrong, while something is. */
+  describedBy: string | undefined;
+  wrong: Span | undefined;
+  ghost: string;
+  /** The bench's own entry, which the keys fall back to. */
+  isBenchs: boolean;
+  /** The bench's keys are on the screen, and the device's own need not come up. */
+  ownKeys: boolean;
+}>();
+const emit = defineEmits<{ land: []; cancel: []; recall: [by: -1 | 1] }>();
+const model = defineModel<string>({ required: true });
+
+const host = ref<HTMLElement>();
+const hand = useHand();
+const attributes = new Compartment();
+const extras = new Compartment();
+let undoTyping: ((view: EditorView) => boolean) | undefined;
+let view: EditorView | undefined;
+
+const OPERATORS: Readonly<Record<string, Operator>> = {
+  '+': '+',
+  '-': '−',
+  '−': '−',
+  '–': '−',
+  '*': '×',
+  '×': '×',
+  '/': '÷',
+  '÷': '÷',
+  '^': '^',
+};
+
+function current(): EntryText {
+  const state = (view as EditorView).state;
+  const { from, to } = state.selection.main;
+  return { text: state.doc.toString(), from, to };
+}
+
+function put({ text, from, to }: EntryText): void {
+  const editor = view as EditorView;
+  const old = editor.state.doc.toString();
+  // Only what differs is replaced, so that one step of the history is one touch.
+  let start = 0;
+  while (start < old.length && start < text.length && old[start] === text[start]) start += 1;
+  let end = 0;
+  while (
+    end < old.length - start &&
+    end < text.length - start &&
+    old[old.length - 1 - end] === text[text.length - 1 - end]
+  )
+    end += 1;
+  editor.dispatch({
+    changes: { from: start, to: old.length - end, insert: text.slice(start, text.length - end) },
+    selection: { anchor: from, head: to },
+    scrollIntoView: true,
+    userEvent: 'input.key',
+  });
+}
+
+const handle: EntryHandle = {
+  apply: (change) => put(change(current())),
+  enter: () => emit('land'),
+  undo: () => void (view && undoTyping?.(view)),
+  focus: () => view?.focus(),
+};
+
+function contentAttributes() {
+  return EditorView.contentAttributes.of({
+    'aria-label': props.label,
+    'aria-multiline': 'false',
+    'data-test': 'entry',
+    autocapitalize: 'off',
+    autocorrect: 'off',
+    spellcheck: 'false',
+    enterkeyhint: 'done',
+    inputmode: props.ownKeys ? 'none' : 'text',
+    'aria-invalid': props.describedBy === undefined ? 'false' : 'true',
+    ...(props.describedBy === undefined ? {} : { 'aria-describedby': props.describedBy }),
+  });
+}
+
+const emitted = (act: () => void) => () => {
+  act();
+  return true;
+};
+
+const keys = Prec.high(
+  keymap.of([
+    { key: 'Enter', run: emitted(() => emit('land')) },
+    { key: 'Escape', run: emitted(() => emit('cancel')) },
+    { key: 'ArrowUp', run: emitted(() => emit('recall', -1)) },
+    { key: 'ArrowDown', run: emitted(() => emit('recall', 1)) },
+    {
+      key: 'Backspace',
+      run: () => {
+        const entry = current();
+        if (!/^last ?[+−×÷^] ?$/u.test(entry.text) || entry.from !== entry.text.length) return false;
+        put(backspace(entry));
+        return true;
+      },
+    },
+  ]),
+);
+
+/** One line: what is pasted of several is joined. */
+const oneLine = EditorState.transactionFilter.of((transaction) => {
+  if (!transaction.docChanged || transaction.newDoc.lines === 1) return transaction;
+  const text = transaction.newDoc
+    .toString()
+    .replace(/\s*\n\s*/gu, ' ')
+    .trim();
+  return [
+    {
+      changes: { from: 0, to: transaction.startState.doc.length, insert: text },
+      selection: { anchor: text.length },
+      annotations: Transaction.userEvent.of('input.paste'),
+    },
+  ];
+});
+
+const firstOperator = EditorView.inputHandler.of((editor, _from, _to, text) => {
+  const sign = OPERATORS[text];
+  if (sign === undefined || !props.hasLast || editor.state.doc.length > 0) return false;
+  put(operator(current(), sign, true));
+  return true;
+});
+
+onMounted(() => {
+  view = new EditorView({
+    parent: host.value as HTMLElement,
+    state: EditorState.create({
+      doc: model.value,
+      selection: { anchor: model.value.length },
+      extensions: [
+        EditorView.cspNonce.of(document.querySelector<HTMLMetaElement>('meta[name=csp-nonce]')?.content ?? ''),
+        keys,
+        oneLine,
+        firstOperator,
+        extras.of([]),
+        entryMarking,
+        EditorView.lineWrapping,
+        placeholder(props.hint),
+        attributes.of(contentAttributes()),
+        EditorView.updateListener.of((update) => {
+          if (update.docChanged) model.value = update.state.doc.toString();
+          if (update.focusChanged && update.view.hasFocus) hand.take(handle, props.isBenchs);
+        }),
+      ],
+    }),
+  });
+  if (props.isBenchs || hand.active === undefined) hand.take(handle, props.isBenchs);
+  void import('./editor-extras.ts').then((loaded) => {
+    undoTyping = loaded.undoTyping;
+    view?.dispatch({ effects: extras.reconfigure(loaded.editorExtras(() => props.marks)) });
+  });
+});
+onBeforeUnmount(() => {
+  hand.drop(handle);
+  view?.destroy();
+});
+
+watch(model, (text) => {
+  if (view && view.state.doc.toString() !== text) put({ text, from: text.length, to: text.length });
+});
+watch(
+  () => [props.describedBy, props.ownKeys, props.label],
+  () => view?.dispatch({ effects: attributes.reconfigure(contentAttributes()) }),
+);
+watch(
+  () => [props.wrong, props.ghost] as const,
+  ([wrong, ghost]) => view?.dispatch({ effects: setFindings.of({ wrong, ghost }) }),
+  { flush: 'post' },
+);
+
+defineExpose({ focus: () => view?.focus(), take: () => hand.take(handle, props.isBenchs) });
+</script>
+
+<template>
+  <div ref="host" class="editor"></div>
+</template>
+
+<style>
+.editor {
+  flex: 1;
+  min-width: 0;
+}
+.cm-editor {
+  min-height: var(--touch);
+  justify-content: center;
+}
+.cm-editor.cm-focused {
+  outline: none;
+}
+.cm-editor .cm-scroller {
+  font-family: var(--figures);
+  font-size: calc(24px * var(--text-size));
+  font-weight: 500;
+  line-height: 1.3;
+}
+.cm-editor .cm-content {
+  padding: 6px 0;
+  /* The frame of the field shows the focus. */
+  outline: none;
+  caret-color: var(--chalk);
+}
+.cm-editor .cm-line {
+  padding: 0 6px;
+}
+.cm-editor .cm-placeholder {
+  color: var(--faint);
+  word-spacing: -0.16em;
+}
+.entry-label {
+  color: var(--ink-soft);
+  font-family: var(--words);
+  font-weight: 600;
+}
+.entry-fraction {
+  font-variant-numeric: diagonal-fractions;
+}
+.entry-prime,
+.entry-operator {
+  color: var(--ink);
+}
+.entry-unit {
+  color: var(--ink-soft);
+  font-style: italic;
+}
+.entry-function,
+.entry-word {
+  color: var(--ink-soft);
+  font-family: var(--words);
+}
+.entry-name,
+.entry-line {
+  color: var(--chalk);
+  text-decoration: underline;
+  text-decoration-thickness: 2px;
+  text-underline-offset: 4px;
+}
+.entry-paired {
+  background: var(--chalk-wash);
+  border-radius: 2px;
+  box-shadow: 0 0 0 2px var(--chalk-wash);
+}
+.entry-alone {
+  background: var(--pencil-wash);
+}
+.entry-wrong {
+  text-decoration: underline wavy var(--pencil);
+  text-underline-offset: 5px;
+}
+.entry-ghost {
+  color: var(--faint);
+}
+.cm-tooltip.cm-tooltip-autocomplete {
+  border: 1px solid var(--ink);
+  border-radius: 3px;
+  background: var(--board);
+  color: var(--ink);
+}
+.cm-tooltip.cm-tooltip-autocomplete > ul {
+  font-family: var(--words);
+  font-size: 16px;
+  max-height: 12em;
+}
+.cm-tooltip.cm-tooltip-autocomplete > ul > li {
+  padding: 8px 12px;
+}
+.cm-tooltip-autocomplete ul li[aria-selected] {
+  background: var(--chalk) !important;
+  color: var(--on-chalk) !important;
+}
+.cm-completionDetail {
+  font-style: normal !important;
+  color: var(--ink-soft);
+}
+li[aria-selected] .cm-completionDetail {
+  color: inherit;
+}
+.cm-tooltip.cm-completionInfo {
+  padding: 8px 12px;
+  border: 1px solid var(--groove);
+  background: var(--board);
+  color: var(--ink);
+}
+</style>

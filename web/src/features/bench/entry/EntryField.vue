@@ -1,0 +1,161 @@
+<script setup lang="ts">
+/** The entry with what is wrong with it, and the fixes, beneath. Enter lands it. Nothing typed is ever lost. */
+import { computed, ref, useId, watch } from 'vue';
+import { X } from 'lucide-vue-next';
+import { describeIssue, type Alternative, type Fix, type Reckoned } from '@sprell/core';
+import PlainButton from '../../../ui/PlainButton.vue';
+import EntryEditor from './EntryEditor.vue';
+import type { NamedMark } from './suggestions.ts';
+
+const props = defineProps<{
+  label: string;
+  /** The entry worked out, undefined while it is empty. */
+  reckoned: Reckoned | undefined;
+  marks: readonly NamedMark[];
+  hasLast: boolean;
+  ownKeys: boolean;
+  /** Writing a line of the slate anew rather than a new one. */
+  editing?: boolean;
+}>();
+const emit = defineEmits<{ land: []; cancel: []; recall: [by: -1 | 1]; clear: [] }>();
+const model = defineModel<string>({ required: true });
+
+const editor = ref<InstanceType<typeof EntryEditor>>();
+const messageId = useId();
+/** Enter was pressed on an entry that stops short: from then on that is said, and no earlier. */
+const insisted = ref(false);
+watch(model, () => (insisted.value = false));
+
+const issue = computed(() => {
+  const found = props.reckoned?.issue;
+  return found && (found.code !== 'entry.unfinished' || insisted.value) ? found : undefined;
+});
+const fixes = computed<readonly Fix[]>(() => issue.value?.fixes ?? []);
+const alternatives = computed<readonly Alternative[]>(() =>
+  issue.value === undefined ? (props.reckoned?.parsed.alternatives ?? []) : [],
+);
+const ghost = computed(() => props.reckoned?.parsed.ghost ?? '');
+const wrong = computed(() => issue.value && { start: issue.value.start, end: issue.value.end });
+
+function enter(): void {
+  if (props.reckoned?.issue) insisted.value = true;
+  else if (props.reckoned) emit('land');
+}
+
+function apply(entry: string): void {
+  model.value = entry;
+  editor.value?.focus();
+}
+
+defineExpose({ focus: () => editor.value?.focus(), take: () => editor.value?.take() });
+</script>
+
+<template>
+  <div class="entry" data-test="entry-field">
+    <div class="field" :class="{ wrong: issue }">
+      <EntryEditor
+        ref="editor"
+        v-model="model"
+        :label
+        hint="9′ 7 ¼″ + 2′ 9 ⅜″"
+        :marks
+        :has-last
+        :described-by="issue && messageId"
+        :wrong
+        :ghost
+        :is-benchs="editing !== true"
+        :own-keys
+        @land="enter"
+        @cancel="emit('cancel')"
+        @recall="(by) => emit('recall', by)"
+      />
+      <button
+        v-if="model !== '' && !editing"
+        type="button"
+        class="clear"
+        aria-label="Clear the entry"
+        title="Clear the entry"
+        data-test="clear-entry"
+        @pointerdown.prevent
+        @click="emit('clear')"
+      >
+        <X :size="22" aria-hidden="true" />
+      </button>
+      <PlainButton v-if="editing" @pointerdown.prevent @click="emit('cancel')">Leave</PlainButton>
+      <PlainButton
+        v-if="editing || !ownKeys"
+        leading
+        :disabled="reckoned === undefined"
+        data-test="land"
+        @pointerdown.prevent
+        @click="enter"
+        >{{ editing ? 'Keep' : 'Enter' }}</PlainButton
+      >
+    </div>
+    <div v-if="issue" :id="messageId" class="message" role="alert">
+      <p>{{ describeIssue(issue) }}</p>
+      <div v-if="fixes.length > 0" class="fixes">
+        <PlainButton v-for="fix in fixes" :key="fix.entry" @pointerdown.prevent @click="apply(fix.entry)">{{
+          fix.label
+        }}</PlainButton>
+      </div>
+    </div>
+    <div v-for="other in alternatives" :key="other.entry" class="taken">
+      <span>{{ other.taken }}.</span>
+      <PlainButton @pointerdown.prevent @click="apply(other.entry)">{{ other.label }}</PlainButton>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.field {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  padding: 4px 6px;
+  background: var(--board);
+  border: 2px solid var(--ink);
+  border-radius: 4px;
+}
+.field:focus-within {
+  border-color: var(--chalk);
+}
+.wrong,
+.wrong:focus-within {
+  border-color: var(--pencil);
+}
+.clear {
+  display: grid;
+  place-items: center;
+  width: var(--touch);
+  height: var(--touch);
+  flex: none;
+  border: 0;
+  background: none;
+  color: var(--ink-soft);
+  cursor: pointer;
+}
+.message {
+  margin-top: 8px;
+  padding: 8px 12px;
+  background: var(--pencil-wash);
+  border-left: 4px solid var(--pencil);
+}
+.message p {
+  margin: 0;
+}
+.fixes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 8px;
+}
+.taken {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 12px;
+  margin-top: 6px;
+  color: var(--ink-soft);
+}
+</style>

@@ -1,0 +1,161 @@
+<script setup lang="ts">
+/** The same value in every other unit at once; each is one touch to copy, and one to make the main one. */
+import { computed, ref } from 'vue';
+import { ArrowUpToLine } from 'lucide-vue-next';
+import {
+  kindOf,
+  readQuantity,
+  unitById,
+  type LengthStyle,
+  type Quantity,
+  type ReadingForm,
+  type ReadingStyle,
+  type UnitId,
+} from '@sprell/core';
+import SizeText from '../../../ui/SizeText.vue';
+import { LENGTH_NAMES } from './reading-change.ts';
+
+const props = defineProps<{ quantity: Quantity; /** Text of the main reading. */ main: string; style: ReadingStyle }>();
+const emit = defineEmits<{ /** Make this the main unit of the reading. */ lead: [length: LengthStyle] }>();
+
+interface Other {
+  readonly name: string;
+  readonly text: string;
+  readonly plain: string;
+  /** The style that makes it the main reading, where there is one. */
+  readonly length: LengthStyle | undefined;
+}
+
+const LENGTHS: readonly LengthStyle[] = ['mm', 'ft-in', 'in', 'm', 'ft', 'cm', 'yd', 'in-dec'];
+
+const power = (unit: UnitId, n = 1): ReadingForm => ({ units: [{ unit, power: n }] });
+/** Units that other kinds are read in beside the main one. */
+const UNITS_BY_KIND: Readonly<Partial<Record<string, readonly ReadingForm[]>>> = {
+  area: [power('ft', 2), power('m', 2), power('yd', 2), power('in', 2), power('square')],
+  volume: [power('yd', 3), power('ft', 3), power('m', 3), power('l'), power('bf'), power('gal')],
+  mass: [power('kg'), power('lb'), power('g'), power('oz')],
+};
+
+const others = computed<readonly Other[]>(() => {
+  const { quantity, style } = props;
+  const kind = kindOf(quantity.dimension);
+  const found: readonly Other[] =
+    kind === 'length'
+      ? LENGTHS.map((length) => {
+          const { text, plain } = readQuantity(quantity, { ...style, length });
+          return { name: LENGTH_NAMES[length], text, plain, length };
+        })
+      : (UNITS_BY_KIND[kind] ?? []).map((form) => {
+          const { text, plain } = readQuantity(quantity, style, form);
+          return {
+            name: unitById(form.units?.[0]?.unit as UnitId).about.split(',')[0] as string,
+            text,
+            plain,
+            length: undefined,
+          };
+        });
+  return found.filter(({ text }) => text !== props.main);
+});
+
+const copied = ref<string>();
+async function copy({ plain }: Other): Promise<void> {
+  await navigator.clipboard.writeText(plain);
+  copied.value = plain;
+}
+</script>
+
+<template>
+  <ul v-if="others.length > 0" class="also" aria-label="Also reads">
+    <li v-for="other in others" :key="other.name">
+      <button
+        type="button"
+        class="figure"
+        :title="`Copy ${other.plain}`"
+        :aria-label="`Copy ${other.text}, ${other.name}`"
+        data-test="also"
+        @pointerdown.prevent
+        @click="copy(other)"
+      >
+        <SizeText :text="other.text" /><span v-if="copied === other.plain" class="copied">copied</span>
+      </button>
+      <button
+        v-if="other.length"
+        type="button"
+        class="lead"
+        :aria-label="`Read it in ${other.name}`"
+        :title="`Read it in ${other.name}`"
+        @pointerdown.prevent
+        @click="emit('lead', other.length)"
+      >
+        <ArrowUpToLine :size="18" aria-hidden="true" />
+      </button>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.also {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 7.6em), 1fr));
+  gap: 0 10px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  border-top: 1px solid var(--groove);
+}
+li {
+  display: flex;
+  border-bottom: 1px solid var(--groove);
+  min-width: 0;
+}
+.figure,
+.lead {
+  min-height: var(--touch);
+  border: 0;
+  background: none;
+  cursor: pointer;
+  text-align: left;
+}
+.figure {
+  flex: 1;
+  min-width: 0;
+  padding: 2px 0;
+  font-family: var(--figures);
+  font-size: calc(19px * var(--text-size));
+  font-weight: 600;
+  line-height: 1.15;
+}
+.copied {
+  margin-left: 8px;
+  font-family: var(--words);
+  font-size: 14px;
+  font-weight: 400;
+  color: var(--ink-soft);
+}
+.lead {
+  display: grid;
+  place-items: center;
+  min-width: 34px;
+  padding: 0;
+  color: var(--ink-soft);
+}
+.figure:hover,
+.lead:hover {
+  color: var(--chalk);
+}
+@media (max-width: 760px) {
+  .also {
+    display: flex;
+    gap: 0;
+    overflow-x: auto;
+    border-bottom: 1px solid var(--groove);
+  }
+  li {
+    flex: none;
+    border-bottom: 0;
+    border-right: 1px solid var(--groove);
+    padding-right: 4px;
+    margin-right: 10px;
+  }
+}
+</style>

@@ -1,0 +1,278 @@
+<script setup lang="ts">
+/** The reading of the entry in hand, as large as fits, with what the rounding cost and the other ways it reads. */
+import { computed, ref, watch } from 'vue';
+import { Copy } from 'lucide-vue-next';
+import {
+  describeIssue,
+  exactText,
+  kindOf,
+  labelColon,
+  readQuantity,
+  type LengthStyle,
+  type Reckoned,
+  type ReadingStyle,
+  type WholeTimes,
+} from '@sprell/core';
+import PlainButton from '../../../ui/PlainButton.vue';
+import SizeText from '../../../ui/SizeText.vue';
+import { useComfort } from '../../comfort/comfort.store.ts';
+import AlsoReads from './AlsoReads.vue';
+import type { ReadingChange } from '../../job/job.store.ts';
+import ReadingChoices from './ReadingChoices.vue';
+import { roundingWords } from './rounding-words.ts';
+import TapePicture from './TapePicture.vue';
+
+const props = defineProps<{
+  /** The entry worked out; undefined while nothing is typed. */
+  reckoned: Reckoned | undefined;
+  style: ReadingStyle;
+  /** What differs for this reading alone; part of `style` already. */
+  change: ReadingChange;
+  /** What the panel shows while nothing is typed: the last line's reading. */
+  resting: Reckoned | undefined;
+  /** What that line is called. */
+  line: string | undefined;
+  /** A quotient of two sizes as whole times and what is left over. */
+  whole: WholeTimes | undefined;
+}>();
+const emit = defineEmits<{
+  /** Put this in the entry. */
+  use: [entry: string];
+  change: [change: ReadingChange];
+  widen: [to: 'line' | 'job' | 'always'];
+  drop: [];
+}>();
+
+const { comfort } = useComfort();
+const shown = computed(() => props.reckoned ?? props.resting);
+const quantity = computed(() => (shown.value?.outcome?.kind === 'quantity' ? shown.value.outcome.quantity : undefined));
+const isLength = computed(() => quantity.value !== undefined && kindOf(quantity.value.dimension) === 'length');
+/** The label stands on the slate; here it would only push the figures aside. */
+const readBack = computed(() => {
+  const text = shown.value?.readBack ?? '';
+  return text.slice((labelColon(text) ?? -1) + 1).trim();
+});
+const answer = computed(() =>
+  shown.value?.outcome?.kind === 'answer' ? (shown.value.outcome.yes ? 'yes' : 'no') : undefined,
+);
+const reading = computed(() => shown.value?.reading);
+const text = computed(() => reading.value?.text ?? answer.value);
+const cost = computed(() =>
+  quantity.value && reading.value ? (roundingWords(quantity.value, reading.value) ?? 'the true size') : '',
+);
+const problem = computed(() =>
+  text.value === undefined && shown.value?.issue ? describeIssue(shown.value.issue) : undefined,
+);
+
+/** Longest exact form that is a help rather than a riddle. */
+const SHORT_FORM = 24;
+const exactForm = computed(() => quantity.value && exactText(quantity.value, props.style));
+/** The root or multiple of π that the reading stands for, and a fraction finer than the tape shows. */
+const exact = computed(() =>
+  reading.value?.rounding !== 'exact' && exactForm.value && exactForm.value.text.length <= SHORT_FORM
+    ? exactForm.value.text
+    : undefined,
+);
+const leftOver = computed(() => props.whole && readQuantity(props.whole.left, props.style));
+
+/** What a screen reader is told: once typing rests, and not at every key. */
+const spoken = ref('');
+const RESTS = 700;
+let waiting: ReturnType<typeof setTimeout> | undefined;
+watch(text, (now) => {
+  clearTimeout(waiting);
+  waiting = setTimeout(() => (spoken.value = now ?? ''), RESTS);
+});
+
+const copied = ref<'shown' | 'exact'>();
+watch(text, () => (copied.value = undefined));
+async function copy(what: 'shown' | 'exact'): Promise<void> {
+  const plain = what === 'exact' ? exactForm.value?.plain : reading.value?.plain;
+  if (plain === undefined) return;
+  await navigator.clipboard.writeText(plain);
+  copied.value = what;
+}
+const lead = (length: LengthStyle) => emit('change', { length });
+</script>
+
+<template>
+  <section class="reading" aria-label="Reading">
+    <div class="top">
+      <p class="read-back" data-test="read-back"><SizeText :text="readBack" /></p>
+      <button v-if="reading" type="button" class="copy" data-test="copy" @pointerdown.prevent @click="copy('shown')">
+        <Copy :size="18" aria-hidden="true" /><span class="copy-word">{{
+          copied === 'shown' ? 'copied' : 'copy'
+        }}</span>
+      </button>
+    </div>
+    <div class="figures" :style="{ '--signs': text?.length ?? 2 }" data-test="reading">
+      <SizeText v-if="text !== undefined" :text="text" /><span v-else-if="problem === undefined" class="nothing"
+        >0″</span
+      >
+    </div>
+    <span class="sr-only" role="status" data-test="spoken">{{ spoken }}</span>
+    <ReadingChoices
+      v-if="reading"
+      class="choices"
+      :style
+      :change
+      :is-length="isLength"
+      :line="reckoned ? undefined : line"
+      @change="(change) => emit('change', change)"
+      @widen="(to) => emit('widen', to)"
+      @drop="emit('drop')"
+    >
+      <span class="cost" data-test="cost">{{ cost }}</span>
+      <button
+        v-if="reading.rounding !== 'exact' && exactForm"
+        type="button"
+        class="copy"
+        title="Copy it exactly"
+        data-test="copy-exact"
+        @pointerdown.prevent
+        @click="copy('exact')"
+      >
+        <template v-if="copied === 'exact'">copied</template>
+        <template v-else-if="exact"
+          ><span class="sr-only">copy exactly</span>= <SizeText class="exact" :text="exact" data-test="exact"
+        /></template>
+        <template v-else>copy exact</template>
+      </button>
+    </ReadingChoices>
+    <p v-if="problem && reckoned === undefined" class="problem">{{ problem }}</p>
+    <p v-if="whole && leftOver" class="whole" data-test="whole">
+      <span>{{ whole.times }} times, <SizeText :text="leftOver.text" /> left over</span>
+      <PlainButton v-if="leftOver.steps" @click="emit('use', whole.leftEntry)">Use what is left</PlainButton>
+    </p>
+    <TapePicture v-if="isLength && quantity && reading && comfort.showTape" class="tape" :quantity :reading :style />
+    <AlsoReads
+      v-if="quantity && text && comfort.showAlsoReads"
+      class="also"
+      :quantity
+      :main="text"
+      :style
+      @lead="lead"
+    />
+  </section>
+</template>
+
+<style scoped>
+.reading {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  padding: 4px 20px 10px;
+  min-width: 0;
+  container-type: inline-size;
+  --largest: 104px;
+}
+.reading > * {
+  flex: none;
+}
+.read-back {
+  flex: 1;
+  min-width: 0;
+  margin: 0;
+  padding: 10px 0 0;
+  font-size: calc(17px * var(--text-size));
+  color: var(--ink-soft);
+  overflow-wrap: anywhere;
+}
+/* As large as fits: a sign of these figures is at most 0.4 of their height wide, on the mean. */
+.figures {
+  font-size: clamp(26px, calc(100cqw / (var(--signs) * 0.4)), var(--largest));
+  font-family: var(--figures);
+  font-weight: 600;
+  line-height: 1.05;
+  min-height: 1.05em;
+  overflow-wrap: anywhere;
+}
+.nothing {
+  color: var(--groove);
+}
+.top {
+  display: flex;
+  align-items: flex-start;
+  gap: 4px;
+}
+.cost {
+  font-size: calc(17px * var(--text-size));
+  color: var(--ink-soft);
+}
+.exact {
+  color: var(--ink);
+  white-space: nowrap;
+}
+.copy {
+  flex: none;
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  min-height: var(--touch);
+  padding: 0 8px;
+  border: 0;
+  background: none;
+  color: var(--ink-soft);
+  cursor: pointer;
+}
+.copy:hover {
+  color: var(--chalk);
+}
+.cost {
+  margin-right: auto;
+}
+.whole {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 16px;
+  margin: 0;
+  font-size: 18px;
+}
+.problem {
+  margin: 0;
+  color: var(--pencil);
+}
+.choices {
+  margin-top: 6px;
+}
+.also {
+  margin-top: 8px;
+}
+@media (max-width: 760px) {
+  .reading {
+    padding: 4px 12px 0;
+    gap: 2px;
+    --largest: 60px;
+  }
+  .read-back {
+    font-size: 15px;
+    white-space: nowrap;
+    overflow-x: auto;
+  }
+  .copy-word {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+  .figures {
+    min-height: 1em;
+    line-height: 1;
+    margin-top: -8px;
+  }
+  .tape {
+    max-height: 52px;
+  }
+  .choices,
+  .also {
+    margin-top: 0;
+  }
+}
+@media (max-width: 760px) and (max-height: 740px) {
+  .reading {
+    --largest: 44px;
+  }
+  .tape {
+    display: none;
+  }
+}
+</style>

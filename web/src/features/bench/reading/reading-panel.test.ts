@@ -1,0 +1,136 @@
+import { mount } from '@vue/test-utils';
+import { DEFAULT_STYLE, EMPTY_SCOPE, parse, reckon, wholeTimes, type ReadingStyle } from '@sprell/core';
+import { createPinia, setActivePinia } from 'pinia';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { useComfort } from '../../comfort/comfort.store.ts';
+import ReadingPanel from './ReadingPanel.vue';
+
+const METRIC: ReadingStyle = { ...DEFAULT_STYLE, length: 'mm' };
+const squeezed = (text: string) => text.replace(/\s+/g, ' ').trim();
+
+function aReading(
+  entry: string,
+  { style = DEFAULT_STYLE, ...more }: { style?: ReadingStyle; [more: string]: unknown } = {},
+) {
+  const { entry: tree } = parse(entry);
+  return mount(ReadingPanel, {
+    props: {
+      reckoned: reckon(entry, { style }),
+      resting: undefined,
+      line: '#3',
+      change: {},
+      style,
+      whole: tree && wholeTimes(tree, entry, EMPTY_SCOPE),
+      ...more,
+    },
+  });
+}
+
+beforeEach(() => setActivePinia(createPinia()));
+afterEach(() => {
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
+
+describe('the reading', () => {
+  it('stands large over its cost, its exact form and every other way it reads', () => {
+    const panel = aReading(`(12' 3 5/8" - 2 * 3 1/2") / 7`);
+    expect(panel.get('[data-test=reading]').text()).toBe('1′ 8 1⁄16″');
+    expect(panel.get('[data-test=cost]').text()).toBe('full by 0.027″ (0.7 mm)');
+    expect(panel.get('[data-test=exact]').text()).toBe('20 5⁄56″');
+    expect(panel.findAll('[data-test=also]').map((other) => squeezed(other.text()))).toEqual([
+      '510 mm',
+      '20 1⁄16″',
+      '0.51 m',
+      '1.6741 ft',
+      '51 cm',
+      '0.558 yd',
+      '20.089 in',
+    ]);
+  });
+
+  it('leaves out the way it reads already, and makes another the main one at a touch', async () => {
+    const panel = aReading('2400 mm', { style: METRIC });
+    expect(panel.findAll('[data-test=also]').map((other) => other.text())).not.toContain('2400 mm');
+    await panel.get('[aria-label="Read it in feet and inches"]').trigger('click');
+    expect(panel.emitted('change')).toEqual([[{ length: 'ft-in' }]]);
+  });
+
+  it('answers a comparison, and says how often a size goes', async () => {
+    expect(aReading(`5' > 4'`).get('[data-test=reading]').text()).toBe('yes');
+    const panel = aReading(`24' 5" / 16"`);
+    expect(squeezed(panel.get('[data-test=whole]').text())).toContain('18 times, 5″ left over');
+    await panel.get('[data-test=whole] button').trigger('click');
+    expect(panel.emitted('use')).toEqual([['mod(24′ 5″; 16″)']]);
+  });
+
+  it('shows the last line while nothing is typed, and its problem when it has one', () => {
+    const panel = aReading('1', { reckoned: undefined, resting: reckon('1 / 0') });
+    expect(panel.get('.problem').text()).toContain('divides by nothing');
+  });
+
+  it('is copied as it is shown, and as it is exactly', async () => {
+    const copied: string[] = [];
+    vi.stubGlobal('navigator', { clipboard: { writeText: (text: string) => Promise.resolve(copied.push(text)) } });
+    const panel = aReading(`10' / 7`);
+    await panel.get('[data-test=copy]').trigger('click');
+    await panel.get('[data-test=copy-exact]').trigger('click');
+    await panel.findAll('[data-test=also]')[0]?.trigger('click');
+    expect(copied).toEqual([`1' 5 1/8"`, '17 1/7"', '435 mm']);
+  });
+
+  it('is spoken once typing rests, not at every key', async () => {
+    vi.useFakeTimers();
+    const panel = aReading(`5'`);
+    for (const entry of [`5' +`, `5' + 1`, `5' + 12"`]) {
+      await panel.setProps({ reckoned: reckon(entry) });
+      vi.advanceTimersByTime(200);
+      await panel.vm.$nextTick();
+      expect(panel.get('[data-test=spoken]').text()).toBe('');
+    }
+    vi.advanceTimersByTime(700);
+    await panel.vm.$nextTick();
+    expect(panel.get('[data-test=spoken]').text()).toBe('6′');
+  });
+
+  it('leaves out what is not wanted on the screen', async () => {
+    const panel = aReading(`5'`);
+    expect([panel.find('.tape').exists(), panel.find('.also').exists()]).toEqual([true, true]);
+    Object.assign(useComfort().comfort, { showTape: false, showAlsoReads: false });
+    await panel.vm.$nextTick();
+    expect([panel.find('.tape').exists(), panel.find('.also').exists()]).toEqual([false, false]);
+  });
+});
+
+describe('how a reading is changed where it stands', () => {
+  it('offers finest mark, rounding and unit, each behind one touch', async () => {
+    const panel = aReading(`5' 3/32"`);
+    await panel.get('[data-test=finest]').trigger('click');
+    await panel.get('[data-finest="32"]').trigger('click');
+    await panel.get('[data-test=rounding]').trigger('click');
+    await panel.findAll('.option')[1]?.trigger('click');
+    await panel.get('[data-test=length]').trigger('click');
+    await panel.get('[data-length=mm]').trigger('click');
+    expect(panel.emitted('change')).toEqual([[{ finest: 32 }], [{ rounding: 'up' }], [{ length: 'mm' }]]);
+  });
+
+  it('says for what a change holds, and lets it hold for more', async () => {
+    expect(aReading(`5'`).find('[data-test=reading-scope]').exists()).toBe(false);
+    const panel = aReading(`5'`, { change: { finest: 32 } });
+    expect(panel.get('[data-test=reading-scope]').text()).toContain('For this reading only.');
+    await panel.get('[data-test=for-the-job]').trigger('click');
+    await panel.get('[data-test=for-good]').trigger('click');
+    expect(panel.emitted('widen')).toEqual([['job'], ['always']]);
+  });
+
+  it('can be written on the line that is looked at', async () => {
+    const panel = aReading(`5'`, { reckoned: undefined, resting: reckon(`5'`), change: { finest: 32 } });
+    expect(panel.get('[data-test=reading-scope]').text()).toContain('Only looked at so.');
+    await panel.get('[data-test=for-the-line]').trigger('click');
+    expect(panel.emitted('widen')).toEqual([['line']]);
+  });
+
+  it('has no marks to choose for what is no length', () => {
+    expect(aReading('3 kg').find('[data-test=finest]').exists()).toBe(false);
+  });
+});

@@ -1,0 +1,364 @@
+<script setup lang="ts">
+/** The slate: every line of the job in its order. Thousands scroll as easily as ten, for only those in view are made. */
+import { useVirtualizer } from '@tanstack/vue-virtual';
+import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue';
+import { Ellipsis } from 'lucide-vue-next';
+import type { Reckoned, ReadingStyle, Scope } from '@sprell/core';
+import PlainButton from '../../../ui/PlainButton.vue';
+import { useComfort } from '../../comfort/comfort.store.ts';
+import { nameOf, type SlateRow, type WorkedRow } from '../../job/slate-row.ts';
+import type { NamedMark } from '../entry/suggestions.ts';
+import SelectionSums from './SelectionSums.vue';
+import SlateRowView from './SlateRowView.vue';
+import SlateTools from './SlateTools.vue';
+import WordsForm from './WordsForm.vue';
+import WordsRowView from './WordsRowView.vue';
+
+const props = defineProps<{
+  rows: readonly SlateRow[];
+  style: ReadingStyle;
+  /** How a line reads while it is written anew. */
+  draftStyle: ReadingStyle;
+  changed: ReadonlySet<string>;
+  /** Numbers of lines that the entry in hand uses. */
+  used: ReadonlySet<number>;
+  scopeOf: (lineId: string) => Scope;
+  marks: readonly NamedMark[];
+  ownKeys: boolean;
+  /** Sentences naming the lines that use a line; undefined when none does. */
+  usersOf: (lineId: string) => string | undefined;
+  canKeepValue: (lineId: string) => boolean;
+}>();
+const emit = defineEmits<{
+  keep: [lineId: string, entry: string];
+  draft: [reckoned: Reckoned | undefined];
+  keepWords: [lineId: string, words: string];
+  note: [lineId: string, note: string];
+  use: [row: WorkedRow, what: 'result' | 'entry'];
+  insert: [beforeId: string];
+  move: [lineId: string, to: number];
+  remove: [lineId: string];
+  removeKeepingValue: [lineId: string];
+  clear: [];
+  land: [entry: string];
+  landWords: [kind: 'heading' | 'note', words: string, beforeId: string | undefined];
+}>();
+
+const { comfort } = useComfort();
+const list = ref<HTMLElement>();
+const items = ref<HTMLElement>();
+const editedLine = ref<string>();
+const openLine = ref<string>();
+const selection = ref<ReadonlySet<string>>();
+/** What is asked before lines that others use go, and what can be done about it. */
+interface Question {
+  readonly says: string;
+  readonly takeOff: () => void;
+  readonly keepValue?: () => void;
+}
+const asking = ref<Question>();
+/** Words are being written, to stand above a line or at the foot. */
+const newWords = ref<{ readonly beforeId: string | undefined }>();
+const showsTools = ref(false);
+const isSearching = ref(false);
+const sought = ref('');
+
+const found = computed(() => {
+  const words = sought.value.trim().toLowerCase();
+  if (!isSearching.value || words === '') return props.rows;
+  return props.rows.filter((row) =>
+    row.kind === 'worked'
+      ? `#${row.line.number}` === words || `${row.entry}\n${row.line.note}`.toLowerCase().includes(words)
+      : row.words.toLowerCase().includes(words),
+  );
+});
+
+const virtualizer = useVirtualizer(
+  computed(() => ({
+    count: found.value.length,
+    getScrollElement: () => list.value ?? null,
+    estimateSize: () => 62 * { usual: 1, large: 1.2, largest: 1.45 }[comfort.textSize],
+    getItemKey: (index: number) => found.value[index]?.line.id ?? index,
+    overscan: 6,
+  })),
+);
+const seen = computed(() => virtualizer.value.getVirtualItems());
+const drawn = computed(() =>
+  seen.value.flatMap((item) => {
+    const row = found.value[item.index];
+    return row ? [{ item, row }] : [];
+  }),
+);
+const spaceAbove = computed(() => seen.value[0]?.start ?? 0);
+const spaceBelow = computed(() => virtualizer.value.getTotalSize() - (seen.value[seen.value.length - 1]?.end ?? 0));
+
+function measure(element: unknown): void {
+  if (element instanceof HTMLElement) virtualizer.value.measureElement(element);
+}
+
+/** The last line in view, after it has been made and measured. */
+async function showFoot(): Promise<void> {
+  await nextTick();
+  if (found.value.length > 0) virtualizer.value.scrollToIndex(found.value.length - 1, { align: 'end' });
+}
+
+/** Dragging is loaded when the first grip is touched. */
+let stopDragging: (() => void) | undefined;
+async function readyToDrag(): Promise<void> {
+  if (stopDragging || !items.value) return;
+  stopDragging = () => undefined;
+  const { dragLines } = await import('./drag-lines.ts');
+  stopDragging = dragLines(items.value, (from, to) => {
+    const first = seen.value[0]?.index ?? 0;
+    const row = found.value[first + from];
+    const target = found.value[first + to];
+    if (row && target) emit('move', row.line.id, props.rows.indexOf(target));
+  });
+}
+onBeforeUnmount(() => stopDragging?.());
+
+function keep(lineId: string, entry: string): void {
+  emit('keep', lineId, entry);
+  editedLine.value = undefined;
+}
+function toggle({ line: { id } }: SlateRow): void {
+  openLine.value = openLine.value === id ? undefined : id;
+}
+function move(row: SlateRow, by: -1 | 1): void {
+  const to = props.rows.indexOf(row) + by;
+  if (to >= 0 && to < props.rows.length) emit('move', row.line.id, to);
+}
+function remove({ line: { id } }: SlateRow): void {
+  const users = props.usersOf(id);
+  openLine.value = undefined;
+  if (users === undefined) emit('remove', id);
+  else
+    asking.value = {
+      says: `${users} Without it ${props.canKeepValue(id) ? 'they have no result, unless its value is kept in them.' : 'they have no result.'}`,
+      takeOff: () => emit('remove', id),
+      ...(props.canKeepValue(id) ? { keepValue: () => emit('removeKeepingValue', id) } : {}),
+    };
+}
+function clearAll(): void {
+  asking.value = {
+    says: `All ${props.rows.length} lines come off the slate. Undo brings them back.`,
+    takeOff: () => emit('clear'),
+  };
+}
+function answer(act?: () => void): void {
+  act?.();
+  asking.value = undefined;
+}
+function select({ line: { id } }: SlateRow): void {
+  const next = new Set(selection.value);
+  if (!next.delete(id)) next.add(id);
+  selection.value = next;
+  openLine.value = undefined;
+}
+function toggleSelecting(): void {
+  selection.value = selection.value === undefined ? new Set() : undefined;
+}
+const selectedRows = computed(() =>
+  props.rows.filter((row): row is WorkedRow => row.kind === 'worked' && selection.value?.has(row.line.id) === true),
+);
+function keepWords(lineId: string, words: string): void {
+  emit('keepWords', lineId, words);
+  editedLine.value = undefined;
+}
+function landWords(kind: 'heading' | 'note', words: string): void {
+  emit('landWords', kind, words, newWords.value?.beforeId);
+  if (newWords.value?.beforeId === undefined) void showFoot();
+  newWords.value = undefined;
+}
+const wordsGo = computed(() => {
+  const before = props.rows.find(({ line }) => line.id === newWords.value?.beforeId)?.line;
+  return before === undefined ? 'at the foot' : `above ${nameOf(before)}`;
+});
+const says = computed(() =>
+  found.value.length === props.rows.length
+    ? `${props.rows.length} ${props.rows.length === 1 ? 'line' : 'lines'}`
+    : `${found.value.length} of ${props.rows.length} lines`,
+);
+
+watch(editedLine, (id) => {
+  openLine.value = undefined;
+  if (id === undefined) emit('draft', undefined);
+  else void showLine(id);
+});
+/** The line being written comes into view, when the room around it has settled. */
+async function showLine(id: string): Promise<void> {
+  await nextTick();
+  const index = found.value.findIndex(({ line }) => line.id === id);
+  requestAnimationFrame(() => virtualizer.value.scrollToIndex(index, { align: 'auto' }));
+}
+defineExpose({
+  showFoot,
+  isEditing: computed(() => editedLine.value !== undefined),
+  leave: () => (editedLine.value = undefined),
+});
+</script>
+
+<template>
+  <section class="slate" aria-label="Slate">
+    <SlateTools
+      v-model:sought="sought"
+      class="tools"
+      :class="{ shown: showsTools }"
+      :says
+      :searching="isSearching"
+      :selecting="selection !== undefined"
+      :empty="rows.length === 0"
+      @search="isSearching = !isSearching"
+      @select="toggleSelecting"
+      @words="newWords = { beforeId: undefined }"
+      @clear="clearAll"
+    />
+    <SelectionSums
+      v-if="selection"
+      :rows="selectedRows"
+      :style
+      @sum="(entry) => emit('land', entry)"
+      @done="selection = undefined"
+    />
+    <div v-if="asking" class="ask" role="alertdialog" aria-label="Take it off?" @keydown.esc="answer()">
+      <p>{{ asking.says }}</p>
+      <PlainButton v-if="asking.keepValue" leading data-test="keep-value" @click="answer(asking.keepValue)"
+        >Keep its value</PlainButton
+      >
+      <PlainButton data-test="take-off" @click="answer(asking.takeOff)">Take off</PlainButton>
+      <PlainButton @click="answer()">Leave</PlainButton>
+    </div>
+    <WordsForm v-if="newWords" :where="wordsGo" @keep="landWords" @leave="newWords = undefined" />
+    <div class="board">
+      <button
+        type="button"
+        class="tools-toggle"
+        :aria-pressed="showsTools"
+        aria-label="Search, select, headings"
+        data-test="slate-tools"
+        @click="showsTools = !showsTools"
+      >
+        <Ellipsis :size="20" aria-hidden="true" />
+      </button>
+      <div ref="list" class="lines" tabindex="-1" @pointerenter="readyToDrag" @touchstart.passive="readyToDrag">
+        <div
+          ref="items"
+          role="list"
+          aria-label="Lines"
+          :style="{ paddingTop: `${spaceAbove}px`, paddingBottom: `${spaceBelow}px` }"
+        >
+          <div
+            v-for="{ item, row } in drawn"
+            :key="row.line.id"
+            :ref="measure"
+            role="listitem"
+            :aria-posinset="item.index + 1"
+            :aria-setsize="found.length"
+            :data-index="item.index"
+          >
+            <SlateRowView
+              v-if="row.kind === 'worked'"
+              :row
+              :style
+              :draft-style="draftStyle"
+              :editing="editedLine === row.line.id"
+              :changed="changed.has(row.line.id)"
+              :used="used.has(row.line.number)"
+              :scope-of="scopeOf"
+              :marks
+              :own-keys="ownKeys"
+              :open="openLine === row.line.id"
+              :selected="selection?.has(row.line.id)"
+              @edit="editedLine = row.line.id"
+              @keep="(text) => keep(row.line.id, text)"
+              @leave="editedLine = undefined"
+              @draft="(reckoned) => emit('draft', reckoned)"
+              @use="(what) => emit('use', row, what)"
+              @toggle="toggle(row)"
+              @select="select(row)"
+              @insert="emit('insert', row.line.id)"
+              @words="newWords = { beforeId: row.line.id }"
+              @note="(note) => emit('note', row.line.id, note)"
+              @move="(by) => move(row, by)"
+              @remove="remove(row)"
+            />
+            <WordsRowView
+              v-else
+              :row
+              :editing="editedLine === row.line.id"
+              :open="openLine === row.line.id"
+              @edit="editedLine = row.line.id"
+              @keep="(words) => keepWords(row.line.id, words)"
+              @leave="editedLine = undefined"
+              @toggle="toggle(row)"
+              @insert="emit('insert', row.line.id)"
+              @move="(by) => move(row, by)"
+              @remove="remove(row)"
+            />
+          </div>
+        </div>
+        <p v-if="rows.length === 0" class="empty">Write a size below; Enter puts it here, and it stays.</p>
+        <p v-else-if="found.length === 0" class="empty">No line has these words.</p>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.slate {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+.ask {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+  padding: 8px 12px;
+  background: var(--pencil-wash);
+}
+.ask p {
+  flex: 1 1 12em;
+  margin: 0;
+}
+.board {
+  position: relative;
+  flex: 1;
+  min-height: 0;
+}
+.lines {
+  height: 100%;
+  overflow-y: auto;
+  overflow-x: hidden;
+}
+.tools-toggle {
+  display: none;
+}
+.empty {
+  padding: 20px;
+  color: var(--ink-soft);
+}
+/* Where room is short the tools come when they are called. */
+@media (max-width: 760px) {
+  .tools:not(.shown) {
+    display: none;
+  }
+  .tools-toggle {
+    position: absolute;
+    z-index: 2;
+    top: 0;
+    right: 0;
+    display: grid;
+    place-items: center;
+    width: 40px;
+    height: 28px;
+    border: 1px solid var(--groove);
+    border-top: 0;
+    border-right: 0;
+    border-radius: 0 0 0 4px;
+    background: var(--ground);
+    color: var(--ink-soft);
+  }
+}
+</style>

@@ -1,0 +1,315 @@
+<script setup lang="ts">
+/** One line of the slate: touch its words to write it anew, its figure to use it, and the dots for the rest. */
+import { computed, nextTick, ref, watch } from 'vue';
+import { Ellipsis, GripVertical } from 'lucide-vue-next';
+import { reckon, type Reckoned, type ReadingStyle, type Scope } from '@sprell/core';
+import PlainButton from '../../../ui/PlainButton.vue';
+import SizeText from '../../../ui/SizeText.vue';
+import type { WorkedRow } from '../../job/slate-row.ts';
+import EntryField from '../entry/EntryField.vue';
+import type { NamedMark } from '../entry/suggestions.ts';
+import { readLine } from './line-reading.ts';
+import NoteField from './NoteField.vue';
+
+const props = defineProps<{
+  row: WorkedRow;
+  style: ReadingStyle;
+  /** How the line reads while it is written anew. */
+  draftStyle: ReadingStyle;
+  /** The line is being written anew. */
+  editing: boolean;
+  /** Its result changed a moment ago. */
+  changed: boolean;
+  /** The entry in hand uses it. */
+  used: boolean;
+  /** What the line may refer to; asked for only while it is written anew. */
+  scopeOf: (lineId: string) => Scope;
+  marks: readonly NamedMark[];
+  ownKeys: boolean;
+  /** The rest that can be done with the line is shown. */
+  open: boolean;
+  /** undefined: nothing is being selected. */
+  selected: boolean | undefined;
+}>();
+const emit = defineEmits<{
+  edit: [];
+  keep: [entry: string];
+  leave: [];
+  /** The line as it is being written, worked out at each key; undefined once that ends. */
+  draft: [reckoned: Reckoned | undefined];
+  use: [what: 'result' | 'entry'];
+  toggle: [];
+  select: [];
+  insert: [];
+  /** Words are to stand above it. */
+  words: [];
+  note: [note: string];
+  move: [by: -1 | 1];
+  remove: [];
+}>();
+
+const reading = computed(() => readLine(props.row.worked, props.style));
+const draft = ref('');
+const isNoting = ref(false);
+watch(
+  () => props.open,
+  () => (isNoting.value = false),
+);
+
+function keepNote(note: string): void {
+  isNoting.value = false;
+  emit('note', note);
+}
+
+const field = ref<InstanceType<typeof EntryField>>();
+const reckoned = computed(() =>
+  draft.value.trim() === '' || !props.editing
+    ? undefined
+    : reckon(draft.value, { scope: props.scopeOf(props.row.line.id), style: props.draftStyle }),
+);
+watch(reckoned, (now) => emit('draft', now));
+
+watch(
+  () => props.editing,
+  async (editing) => {
+    if (!editing) return;
+    draft.value = props.row.entry;
+    await nextTick();
+    field.value?.take();
+    field.value?.focus();
+  },
+  { immediate: true },
+);
+</script>
+
+<template>
+  <div class="row" :class="{ changed, used, selected }" :data-line="row.line.number">
+    <div v-if="editing" class="anew">
+      <EntryField
+        ref="field"
+        v-model="draft"
+        :label="`Line ${row.line.number}`"
+        :reckoned
+        :marks
+        :has-last="false"
+        :own-keys
+        editing
+        @land="emit('keep', draft)"
+        @cancel="emit('leave')"
+      />
+    </div>
+    <template v-else>
+      <label v-if="selected !== undefined" class="tick">
+        <input
+          type="checkbox"
+          :checked="selected"
+          :aria-label="`Select line ${row.line.number}`"
+          @change="emit('select')"
+        />
+      </label>
+      <span v-else class="grip" aria-hidden="true"><GripVertical :size="16" /></span>
+      <button
+        type="button"
+        class="body"
+        :aria-label="`Line ${row.line.number}, ${row.line.label ?? ''} ${reading.readBack}: write anew`"
+        @pointerdown.prevent
+        @click="emit('edit')"
+      >
+        <span class="number">#{{ row.line.number }}</span>
+        <span class="words">
+          <span v-if="row.line.label" class="label">{{ row.line.label }}</span>
+          <span class="read-back"><SizeText :text="reading.readBack" /></span>
+          <span v-if="row.line.note" class="note"><SizeText :text="row.line.note" /></span>
+          <span v-if="reading.problem" class="problem">{{ reading.problem }}</span>
+        </span>
+      </button>
+      <button
+        v-if="!reading.problem"
+        type="button"
+        class="result"
+        :aria-label="`Use ${reading.reading?.text ?? reading.answer ?? ''} of line ${row.line.number}`"
+        data-test="result"
+        @pointerdown.prevent
+        @click="emit('use', 'result')"
+      >
+        <SizeText :text="reading.reading?.text ?? reading.answer ?? ''" /><span
+          v-if="reading.rounding"
+          class="rounding"
+          >{{ reading.rounding }}</span
+        >
+      </button>
+      <button
+        type="button"
+        class="dots"
+        :aria-label="`More for line ${row.line.number}`"
+        :aria-expanded="open"
+        data-test="dots"
+        @pointerdown.prevent
+        @click="emit('toggle')"
+      >
+        <Ellipsis :size="20" aria-hidden="true" />
+      </button>
+    </template>
+    <div v-if="open && !editing" class="rest" @pointerdown="(event) => isNoting || event.preventDefault()">
+      <NoteField
+        v-if="isNoting"
+        :note="row.line.note"
+        :number="row.line.number"
+        @keep="keepNote"
+        @leave="isNoting = false"
+      />
+      <template v-else>
+        <PlainButton data-test="use-entry" @click="emit('use', 'entry')">Use its entry</PlainButton>
+        <PlainButton data-test="note" @click="isNoting = true">{{
+          row.line.note === '' ? 'Add a note' : 'Note'
+        }}</PlainButton>
+        <PlainButton data-test="insert" @click="emit('insert')">Insert above</PlainButton>
+        <PlainButton @click="emit('words')">Heading above</PlainButton>
+        <PlainButton :aria-label="`Move line ${row.line.number} up`" data-test="up" @click="emit('move', -1)"
+          >Up</PlainButton
+        >
+        <PlainButton :aria-label="`Move line ${row.line.number} down`" data-test="down" @click="emit('move', 1)"
+          >Down</PlainButton
+        >
+        <PlainButton @click="emit('select')">Select</PlainButton>
+        <PlainButton data-test="remove" @click="emit('remove')">Take off</PlainButton>
+      </template>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) auto auto;
+  align-items: stretch;
+  border-bottom: 1px solid var(--groove);
+}
+.changed {
+  animation: changed 1.6s ease-out;
+}
+@keyframes changed {
+  from {
+    background: var(--chalk-wash);
+  }
+}
+.used,
+.selected {
+  background: var(--chalk-wash);
+}
+.used {
+  box-shadow: inset 5px 0 0 var(--chalk);
+}
+.anew,
+.rest {
+  grid-column: 1 / -1;
+}
+.anew {
+  padding: 6px 8px;
+}
+.rest {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  padding: 4px 8px 10px 28px;
+}
+.grip {
+  display: grid;
+  place-items: center;
+  width: 24px;
+  color: var(--faint);
+  cursor: grab;
+  touch-action: none;
+}
+.tick {
+  display: grid;
+  place-items: center;
+  min-width: var(--touch);
+}
+.tick input {
+  width: 24px;
+  height: 24px;
+  accent-color: var(--chalk);
+}
+.body {
+  min-width: 0;
+  display: grid;
+  grid-template-columns: 40px minmax(0, 1fr);
+  align-items: center;
+  padding: 6px 4px 6px 0;
+  min-height: calc(var(--touch) + 6px);
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: text;
+}
+.body:hover,
+.result:hover,
+.dots:hover {
+  background: var(--raised);
+}
+.number {
+  color: var(--ink-soft);
+  font-family: var(--figures);
+}
+.words {
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+}
+.label {
+  font-weight: 600;
+}
+.read-back {
+  color: var(--ink-soft);
+  overflow-wrap: anywhere;
+}
+.note {
+  font-size: 14px;
+  color: var(--ink-soft);
+  font-style: italic;
+}
+.result {
+  display: flex;
+  flex-direction: column;
+  align-items: flex-end;
+  justify-content: center;
+  padding: 2px 6px 2px 10px;
+  border: 0;
+  background: none;
+  font-family: var(--figures);
+  font-size: calc(24px * var(--text-size));
+  font-weight: 600;
+  line-height: 1.1;
+  white-space: nowrap;
+  cursor: copy;
+}
+.rounding {
+  font-family: var(--words);
+  font-size: 13px;
+  font-weight: 400;
+  color: var(--ink-soft);
+}
+.problem {
+  color: var(--pencil);
+  font-size: 15px;
+}
+.dots {
+  width: 40px;
+  border: 0;
+  background: none;
+  color: var(--ink-soft);
+  cursor: pointer;
+}
+@media (max-width: 760px) {
+  .grip {
+    width: 16px;
+  }
+  .body {
+    grid-template-columns: 34px minmax(0, 1fr);
+  }
+  .rest {
+    padding-left: 8px;
+  }
+}
+</style>

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+/** What can be done with the slate as a whole: search, select, words among the lines, a fresh start. */
+import { ListChecks, Search } from 'lucide-vue-next';
+
+defineProps<{
+  /** How many lines there are, or were found. */
+  says: string;
+  searching: boolean;
+  selecting: boolean;
+  empty: boolean;
+}>();
+const emit = defineEmits<{ search: []; select: []; words: []; clear: [] }>();
+const sought = defineModel<string>('sought', { required: true });
+</script>
+
+<template>
+  <div class="tools">
+    <h2 class="sr-only">Slate</h2>
+    <button
+      type="button"
+      class="tool"
+      :aria-pressed="searching"
+      aria-label="Search the slate"
+      title="Search the slate"
+      data-test="search"
+      @click="emit('search')"
+    >
+      <Search :size="20" aria-hidden="true" />
+    </button>
+    <input
+      v-if="searching"
+      v-model="sought"
+      class="search"
+      type="search"
+      aria-label="Words or a line number"
+      placeholder="words or #7"
+      data-test="sought"
+    />
+    <button
+      type="button"
+      class="tool"
+      :aria-pressed="selecting"
+      aria-label="Select lines"
+      title="Select lines"
+      data-test="select"
+      @click="emit('select')"
+    >
+      <ListChecks :size="20" aria-hidden="true" />
+    </button>
+    <button
+      type="button"
+      class="tool"
+      title="Add a heading or a plain note"
+      data-test="add-words"
+      @click="emit('words')"
+    >
+      Heading
+    </button>
+    <button v-if="!empty" type="button" class="tool" data-test="clear-all" @click="emit('clear')">Clear all</button>
+    <span class="count">{{ says }}</span>
+  </div>
+</template>
+
+<style scoped>
+.tools {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  padding: 2px 8px;
+  border-bottom: 1px solid var(--groove);
+}
+.tool {
+  min-width: var(--touch);
+  min-height: var(--touch);
+  display: inline-grid;
+  place-items: center;
+  border: 0;
+  background: none;
+  color: var(--ink-soft);
+  cursor: pointer;
+}
+.tool[aria-pressed='true'] {
+  background: var(--chalk-wash);
+  color: var(--chalk);
+}
+.search {
+  flex: 1;
+  min-width: 0;
+  min-height: 40px;
+  padding: 0 8px;
+  border: 1px solid var(--groove);
+  border-radius: 3px;
+  background: var(--board);
+}
+.count {
+  margin-left: auto;
+  padding-right: 8px;
+  color: var(--ink-soft);
+  font-size: 15px;
+  white-space: nowrap;
+}
+</style>

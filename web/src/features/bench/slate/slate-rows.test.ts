@@ -1,0 +1,163 @@
+import { mount } from '@vue/test-utils';
+import { DEFAULT_STYLE, Slate } from '@sprell/core';
+import { createPinia, setActivePinia } from 'pinia';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { nextTick } from 'vue';
+import { editorIn, pressIn, typeInto } from '../../../testing/editing.ts';
+import type { WorkedRow } from '../../job/slate-row.ts';
+import { readLine } from './line-reading.ts';
+import SelectionSums from './SelectionSums.vue';
+import SlateRowView from './SlateRowView.vue';
+import WordsForm from './WordsForm.vue';
+import WordsRowView from './WordsRowView.vue';
+
+const squeezed = (text: string) => text.replace(/\s+/g, ' ').trim();
+const aLine = { id: 'a', kind: 'worked', position: 'a0', label: null, note: '', revision: 1, deleted: false } as const;
+
+function workedRows(...sources: readonly string[]): WorkedRow[] {
+  const slate = new Slate();
+  slate.load(sources.map((source, at) => ({ id: `l${at}`, number: at + 1, position: `a${at}`, source })));
+  return sources.map((source, at) => ({
+    kind: 'worked',
+    line: { ...aLine, id: `l${at}`, number: at + 1, source },
+    entry: source,
+    worked: slate.line(`l${at}`) as WorkedRow['worked'],
+  }));
+}
+
+function aRow(source: string, more: object = {}) {
+  const [made] = workedRows(source) as [WorkedRow];
+  const row: WorkedRow = {
+    ...made,
+    line: { ...made.line, label: 'top rail', note: 'planed' },
+    entry: `top rail: ${source}`,
+  };
+  return mount(SlateRowView, {
+    props: {
+      row,
+      style: DEFAULT_STYLE,
+      draftStyle: DEFAULT_STYLE,
+      editing: false,
+      changed: false,
+      used: false,
+      scopeOf: () => new Slate().scope(),
+      marks: [],
+      ownKeys: false,
+      open: false,
+      selected: undefined,
+      ...more,
+    },
+    attachTo: document.body,
+  });
+}
+
+beforeEach(() => setActivePinia(createPinia()));
+afterEach(() => {
+  document.body.innerHTML = '';
+});
+
+describe('a line of the slate', () => {
+  it('shows number, label, note, read-back and reading, and says what rounding did', () => {
+    const row = aRow(`1' / 13`);
+    expect(squeezed(row.get('.body').text())).toBe('#1top rail1′ ÷ 13planed');
+    expect(squeezed(row.get('[data-test=result]').text())).toBe('15⁄16″shy');
+  });
+
+  it('shows the sentence where there is no reading, and no figure to use', () => {
+    const row = aRow(`5' + 3`);
+    expect(row.get('.problem').text()).toContain('unit');
+    expect(row.find('[data-test=result]').exists()).toBe(false);
+  });
+
+  it('is used by its figure, written anew by its words', async () => {
+    const row = aRow(`5'`);
+    await row.get('.body').trigger('click');
+    await row.get('[data-test=result]').trigger('click');
+    expect([row.emitted('edit'), row.emitted('use')]).toEqual([[[]], [['result']]]);
+  });
+
+  it('offers the rest behind the dots', async () => {
+    const row = aRow(`5'`, { open: true });
+    for (const what of ['use-entry', 'insert', 'up', 'down', 'remove'])
+      await row.get(`[data-test=${what}]`).trigger('click');
+    expect(row.emitted('use')).toEqual([['entry']]);
+    expect(row.emitted('move')).toEqual([[-1], [1]]);
+    expect([row.emitted('insert')?.length, row.emitted('remove')?.length]).toEqual([1, 1]);
+    await row.get('[data-test=note]').trigger('click');
+    const field = row.get<HTMLInputElement>('[data-test=note-field]');
+    expect(field.element.value).toBe('planed');
+    await field.setValue('sawn');
+    await row.get('form').trigger('submit');
+    expect(row.emitted('note')).toEqual([['sawn']]);
+  });
+
+  it('is written anew with its label, worked out at each key, and kept', async () => {
+    const row = aRow(`5'`, { editing: true });
+    await nextTick();
+    await nextTick();
+    expect(editorIn(row.element).state.doc.toString()).toBe(`top rail: 5'`);
+    typeInto(row.element, `top rail: 6' * 2`);
+    await nextTick();
+    await nextTick();
+    expect(row.emitted('draft')?.at(-1)).toMatchObject([{ reading: { text: '12′' } }]);
+    pressIn(row.element, 'Enter');
+    expect(row.emitted('keep')).toEqual([[`top rail: 6' * 2`]]);
+  });
+
+  it('reads yes or no for a comparison', () => {
+    const [row] = workedRows(`5' < 4'`) as [WorkedRow];
+    expect(readLine(row.worked, DEFAULT_STYLE)).toMatchObject({ answer: 'no', reading: undefined, problem: undefined });
+  });
+});
+
+describe('what is selected', () => {
+  it('shows sum, mean, largest and smallest, and lands a sum that stays alive', async () => {
+    const sums = mount(SelectionSums, { props: { rows: workedRows(`5'`, `7' 6"`, `1/2"`), style: DEFAULT_STYLE } });
+    expect(squeezed(sums.text())).toContain('3 selected');
+    expect(sums.findAll('.figure').map((figure) => squeezed(figure.text()))).toEqual([
+      'sum 12′ 6 1⁄2″',
+      'mean 4′ 2 3⁄16″',
+      'largest 7′ 6″',
+      'smallest 1⁄2″',
+    ]);
+    await sums.get('[data-test=land-sum]').trigger('click');
+    expect(sums.emitted('sum')).toEqual([['sum(#1; #2; #3)']]);
+  });
+
+  it('says that kinds which do not add up do not, and leaves out lines without a result', () => {
+    const mixed = mount(SelectionSums, { props: { rows: workedRows(`5'`, '3 kg'), style: DEFAULT_STYLE } });
+    expect(mixed.text()).toContain('different kinds');
+    const broken = mount(SelectionSums, { props: { rows: workedRows(`5'`, '1/0'), style: DEFAULT_STYLE } });
+    expect(broken.text()).toContain('1 selected');
+  });
+});
+
+describe('words among the lines', () => {
+  it('are a heading or a plain note, and never nothing', async () => {
+    const form = mount(WordsForm, { attachTo: document.body });
+    await form.trigger('submit');
+    await form.get('input').setValue('Roof');
+    await form.trigger('submit');
+    await form.findAll('.kind')[1]?.trigger('click');
+    await form.trigger('submit');
+    expect(form.emitted('keep')).toEqual([
+      ['heading', 'Roof'],
+      ['note', 'Roof'],
+    ]);
+  });
+
+  it('are written anew where they stand', async () => {
+    const row = mount(WordsRowView, {
+      props: {
+        row: { kind: 'heading', words: 'Roof', line: { ...aLine, kind: 'heading', number: null, source: '' } },
+        editing: false,
+        open: false,
+      },
+    });
+    expect(row.get('h3').text()).toBe('Roof');
+    await row.setProps({ editing: true });
+    await row.get('input').setValue('Roof, south side');
+    await row.get('form').trigger('submit');
+    expect(row.emitted('keep')).toEqual([['Roof, south side']]);
+  });
+});

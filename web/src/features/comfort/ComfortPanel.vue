@@ -1,0 +1,84 @@
+<script setup lang="ts">
+/** How the bench looks and handles on this device; each setting says what it does. */
+import { useComfort, type Look, type TextSize } from './comfort.store.ts';
+
+const emit = defineEmits<{ close: [] }>();
+const { comfort } = useComfort();
+
+const LOOKS: readonly (readonly [Look, string])[] = [
+  ['timber', 'Timber'],
+  ['night', 'Night'],
+  ['sun', 'Full sun'],
+];
+const SIZES: readonly (readonly [TextSize, string])[] = [
+  ['usual', 'Usual'],
+  ['large', 'Large'],
+  ['largest', 'Largest'],
+];
+type Switch = 'gloves' | 'leftHanded' | 'tick' | 'showKeys' | 'showTape' | 'showAlsoReads' | 'showStick';
+const SWITCHES: readonly (readonly [Switch, string, string])[] = [
+  ['gloves', 'Glove size', 'Every key and button is larger, for a gloved thumb.'],
+  ['leftHanded', 'Left hand', 'The keys used most and the story stick stand at the left.'],
+  ['tick', 'Tick', 'A short buzz at each key, on devices that can.'],
+  ['showKeys', 'Keys', 'The bench’s own keys and the drawn inch. Without them a phone brings its own up.'],
+  ['showTape', 'Tape', 'The piece of tape under the reading.'],
+  ['showAlsoReads', 'Also reads', 'The same size in every other unit.'],
+  ['showStick', 'Story stick', 'The marks of the job.'],
+];
+</script>
+
+<template>
+  <el-drawer
+    :model-value="true"
+    title="Looks and comfort"
+    size="min(420px, 100vw)"
+    append-to-body
+    @closed="emit('close')"
+    @close="emit('close')"
+  >
+    <fieldset>
+      <legend>Look</legend>
+      <el-radio-group v-model="comfort.look" size="large" aria-label="Look">
+        <el-radio-button v-for="[value, name] in LOOKS" :key="value" :value>{{ name }}</el-radio-button>
+      </el-radio-group>
+      <p>Timber by day, Night in the dark, Full sun is black on white.</p>
+    </fieldset>
+    <fieldset>
+      <legend>Text</legend>
+      <el-radio-group v-model="comfort.textSize" size="large" aria-label="Text size">
+        <el-radio-button v-for="[value, name] in SIZES" :key="value" :value>{{ name }}</el-radio-button>
+      </el-radio-group>
+      <p>Size of words and figures; the reading is always as large as fits.</p>
+    </fieldset>
+    <fieldset v-for="[key, name, about] in SWITCHES" :key="key" class="switch">
+      <el-switch v-model="comfort[key]" :aria-label="name" :data-test="`comfort-${key}`" />
+      <div>
+        <b>{{ name }}</b>
+        <p>{{ about }}</p>
+      </div>
+    </fieldset>
+  </el-drawer>
+</template>
+
+<style scoped>
+fieldset {
+  --el-radio-button-checked-text-color: var(--on-chalk);
+  margin: 0 0 14px;
+  padding: 0;
+  border: 0;
+}
+legend {
+  font-weight: 600;
+  padding: 0 0 6px;
+}
+p {
+  margin: 4px 0 0;
+  color: var(--ink-soft);
+}
+.switch {
+  display: grid;
+  grid-template-columns: 56px 1fr;
+  align-items: start;
+  min-height: var(--touch);
+}
+</style>

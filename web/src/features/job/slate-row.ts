@@ -1,0 +1,47 @@
+import type { LineWire } from '@sprell/contract';
+import { labelColon, type WorkedLine } from '@sprell/core';
+
+/** A line of the slate that is worked out. */
+export interface WorkedRow {
+  readonly kind: 'worked';
+  readonly line: LineWire & { readonly number: number };
+  /** The whole entry as a person edits it, label in front, references as #n. */
+  readonly entry: string;
+  readonly worked: WorkedLine;
+}
+
+/** Words among the lines: a heading or a plain note. */
+export interface WordsRow {
+  readonly kind: 'heading' | 'note';
+  readonly line: LineWire;
+  readonly words: string;
+}
+
+/** A line as it stands on the slate. */
+export type SlateRow = WorkedRow | WordsRow;
+
+/** A line that is worked out has a number. */
+export function isWorked(line: LineWire): line is WorkedRow['line'] {
+  return line.number !== null;
+}
+
+/** What a line is called where it is spoken of. */
+export function nameOf(line: LineWire): string {
+  return line.number === null ? (line.kind === 'heading' ? 'the heading' : 'the note') : `#${line.number}`;
+}
+
+/** What words among the lines say. */
+export function wordsOf(line: LineWire): string {
+  return line.kind === 'heading' ? (line.label ?? '') : line.note;
+}
+
+export function withLabel(label: string | null, source: string): string {
+  return label === null ? source : `${label}: ${source}`;
+}
+
+/** "top rail: 4' 2"" as its label and the rest. */
+export function splitLabel(entry: string): { readonly label: string | null; readonly source: string } {
+  const colon = labelColon(entry);
+  if (colon === undefined) return { label: null, source: entry.trim() };
+  return { label: entry.slice(0, colon).trim(), source: entry.slice(colon + 1).trim() };
+}
