@@ -4,7 +4,7 @@ import { Compartment, EditorState, Prec, Transaction } from '@codemirror/state';
 import { EditorView, keymap, placeholder } from '@codemirror/view';
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { Span } from '@sprell/core';
-import { backspace, operator, type EntryText, type Operator } from './edits.ts';
+import { backspace, figureAt, operator, type EntryText, type Operator } from './edits.ts';
 import { entryMarking, setFindings } from './entry-marking.ts';
 import { useHand, type EntryHandle } from './hand.ts';
 import type { NamedMark } from './suggestions.ts';
@@ -135,6 +135,21 @@ const oneLine = EditorState.transactionFilter.of((transaction) => {
   ];
 });
 
+/** A finger that touches a figure takes the whole of it, so that the next keys take its place; touched again, it is let go. */
+const figureUnderFinger = EditorView.domEventHandlers({
+  click: (event, editor) => {
+    if ((event as PointerEvent).pointerType !== 'touch') return false;
+    const at = editor.posAtCoords({ x: event.clientX, y: event.clientY });
+    const figure = at === null ? undefined : figureAt(editor.state.doc.toString(), at);
+    if (figure === undefined) return false;
+    const isTaken = taken?.start === figure.start && taken.end === figure.end;
+    taken = isTaken ? undefined : figure;
+    if (taken) editor.dispatch({ selection: { anchor: taken.start, head: taken.end } });
+    return true;
+  },
+});
+let taken: Span | undefined;
+
 const firstOperator = EditorView.inputHandler.of((editor, _from, _to, text) => {
   const sign = OPERATORS[text];
   if (sign === undefined || !props.hasLast || editor.state.doc.length > 0) return false;
@@ -153,13 +168,17 @@ onMounted(() => {
         keys,
         oneLine,
         firstOperator,
+        figureUnderFinger,
         extras.of([]),
         entryMarking,
         EditorView.lineWrapping,
         placeholder(props.hint),
         attributes.of(contentAttributes()),
         EditorView.updateListener.of((update) => {
-          if (update.docChanged) model.value = update.state.doc.toString();
+          if (update.docChanged) {
+            taken = undefined;
+            model.value = update.state.doc.toString();
+          }
           if (update.focusChanged && update.view.hasFocus) hand.take(handle, props.isBenchs);
         }),
       ],

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { reckon } from '@sprell/core';
-import { backspace, fraction, insert, mark, operator, reference, unit, type EntryText } from './edits.ts';
+import { backspace, figureAt, fraction, insert, mark, operator, reference, unit, type EntryText } from './edits.ts';
 
 /** An entry with its cursor written as |, or what is selected between two of them. */
 function typed(text: string): EntryText {
@@ -48,5 +48,20 @@ describe('keys on an entry', () => {
     entry = fraction(insert(mark(entry, '′'), ' 5'), 3, 16);
     entry = mark(insert(mark(insert(operator(entry, '+', true), '21'), '′'), ' 9'), '″');
     expect(reckon(entry.text).reading?.text).toBe('56′ 2 3⁄16″');
+  });
+});
+
+describe('the figure under a finger', () => {
+  it.each([
+    [`12' 5 3/16"`, 0, '12'],
+    [`12' 5 3/16"`, 2, '12'],
+    [`12' 5 3/16"`, 4, '5'],
+    [`12' 5 3/16"`, 8, '3/16'],
+    [`rail 2: 12.5`, 10, '12.5'],
+    [`rail * #4`, 2, undefined],
+    ['', 0, undefined],
+  ])('of %s at %i is %s', (text, place, figure) => {
+    const found = figureAt(text, place);
+    expect(found && text.slice(found.start, found.end)).toBe(figure);
   });
 });

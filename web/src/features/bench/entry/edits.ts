@@ -1,3 +1,5 @@
+import { rolesOf, type Span } from '@sprell/core';
+
 /**
  * What keys, drawn inch and touched lines do to the text of an entry. Plain functions of the text and the place of the
  * cursor, so that every editor and every test does the same.
@@ -87,4 +89,11 @@ export function backspace(entry: EntryText): EntryText {
   const taken = / [+−×÷] $/u.exec(before) ?? FRACTION_BEHIND.exec(before) ?? /(?: (?:mm|cm|m))$/u.exec(before);
   const kept = taken ? before.slice(0, taken.index) : [...before].slice(0, -1).join('');
   return at(`${kept}${behind}`, kept.length);
+}
+
+/** The figure that a place in an entry is in or beside: a number, or a fraction as a whole. */
+export function figureAt(text: string, place: number): Span | undefined {
+  return rolesOf(text).find(
+    ({ role, start, end }) => (role === 'number' || role === 'fraction') && start <= place && place <= end,
+  );
 }
