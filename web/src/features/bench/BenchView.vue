@@ -162,9 +162,11 @@ function useLine(row: WorkedRow, what: 'result' | 'entry'): void {
   hand.apply((text) =>
     what === 'result' ? reference(text, `#${row.line.number}`) : insert(text, row.worked.parsed.source),
   );
+  hand.active?.focus();
 }
 function useMark(name: string): void {
   hand.apply((text) => reference(text, name));
+  hand.active?.focus();
 }
 
 const canKeep = computed(() =>

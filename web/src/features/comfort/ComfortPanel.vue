@@ -62,10 +62,12 @@ const SWITCHES: readonly (readonly [Switch, string, string])[] = [
 
 <style scoped>
 fieldset {
-  --el-radio-button-checked-text-color: var(--on-chalk);
   margin: 0 0 14px;
   padding: 0;
   border: 0;
+}
+fieldset :deep(.el-radio-button) {
+  --el-radio-button-checked-text-color: var(--on-chalk);
 }
 legend {
   font-weight: 600;

@@ -33,6 +33,8 @@ export function editorExtras(marks: () => readonly NamedMark[]): Extension {
         { key: 'ArrowDown', run: isOpen(moveCompletionSelection(true)) },
       ]),
     ),
+    // In an empty entry there is nothing to take back: there the bench takes back what was done to the slate.
+    Prec.high(keymap.of([{ key: 'Mod-z', run: (editor) => editor.state.doc.length > 0 && undo(editor) }])),
     history(),
     autocompletion({
       override: [suggest(marks)],
@@ -41,6 +43,6 @@ export function editorExtras(marks: () => readonly NamedMark[]): Extension {
       interactionDelay: 0,
       icons: false,
     }),
-    keymap.of([...historyKeymap, ...standardKeymap]),
+    keymap.of([...historyKeymap.filter(({ key }) => key !== 'Mod-z'), ...standardKeymap]),
   ];
 }

@@ -200,6 +200,7 @@ defineExpose({
 
 <template>
   <section class="slate" aria-label="Slate">
+    <h2 class="sr-only">Slate</h2>
     <SlateTools
       v-model:sought="sought"
       class="tools"

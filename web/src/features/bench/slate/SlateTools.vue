@@ -15,7 +15,6 @@ const sought = defineModel<string>('sought', { required: true });
 
 <template>
   <div class="tools">
-    <h2 class="sr-only">Slate</h2>
     <button
       type="button"
       class="tool"

@@ -1,0 +1,220 @@
+import type { Browser, KeyInput } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { DESKTOP, launchBrowser, openBench, PHONE, TABLET, type Bench } from '../fixtures/browser.ts';
+
+let browser: Browser;
+beforeAll(async () => {
+  browser = await launchBrowser();
+});
+afterAll(async () => {
+  await browser.close();
+});
+
+/** Sets a look and other comforts as the panel would, and shows the bench so. */
+async function withComfort(bench: Bench, comfort: object): Promise<void> {
+  await bench.page.evaluate((wanted) => localStorage.setItem('sprell.comfort', JSON.stringify(wanted)), comfort);
+  await bench.goto();
+}
+
+describe('axe finds nothing', () => {
+  it.each([
+    ['timber', DESKTOP],
+    ['night', DESKTOP],
+    ['sun', DESKTOP],
+    ['timber', PHONE],
+    ['night', TABLET],
+  ] as const)('in the look of %s at %o', async (look, size) => {
+    const bench = await openBench(browser, size);
+    await withComfort(bench, { look });
+    expect(await bench.complaints()).toEqual([]);
+    await bench.type(`182' 4" / 6 + rail * (#1`);
+    expect(await bench.complaints()).toEqual([]);
+    await bench.clear();
+    await bench.type(`5' + 3`);
+    await bench.page.waitForSelector('.message');
+    expect(await bench.complaints()).toEqual([]);
+    await bench.clear();
+  });
+
+  it('in panels, sheets, the rest of a line, words and sums', async () => {
+    const bench = await openBench(browser);
+    await bench.show(1);
+    await bench.page.click('[data-line="1"] [data-test=dots]');
+    await bench.page.waitForSelector('[data-line="1"] [data-test=note]');
+    expect(await bench.complaints()).toEqual([]);
+    await bench.page.click('[data-line="1"] [data-test=note]');
+    await bench.page.click('[data-test=add-words]');
+    await bench.page.click('[data-test=search]');
+    await bench.page.click('[data-test=select]');
+    await bench.page.waitForSelector('[data-test=sums]');
+    expect(await bench.complaints()).toEqual([]);
+    for (const look of ['timber', 'night', 'sun']) {
+      await withComfort(bench, { look });
+      await bench.page.click('[data-test=comfort]');
+      await bench.page.waitForSelector('.el-drawer [data-test=comfort-gloves]');
+      // The drawer slides in; half way it is see-through.
+      await new Promise((resolve) => setTimeout(resolve, 600));
+      expect(await bench.complaints()).toEqual([]);
+    }
+    expect(bench.errors).toEqual([]);
+  });
+});
+
+describe('room', () => {
+  it.each([
+    ['a phone of 320 pixels', { width: 320, height: 640, hasTouch: true, isMobile: true }, {}],
+    ['a phone', PHONE, {}],
+    ['a phone with the largest text and gloves', PHONE, { textSize: 'largest', gloves: true }],
+    ['a tablet', TABLET, {}],
+    ['a desk at 200 %', { width: 640, height: 400, deviceScaleFactor: 2 }, {}],
+    ['a desk', DESKTOP, { leftHanded: true, textSize: 'large' }],
+  ])('%s needs no sideways scrolling, and its keys can be reached', async (_, size, comfort) => {
+    const bench = await openBench(browser, size);
+    await withComfort(bench, comfort);
+    await bench.type(`12' 7 31/32" + 2' 9 3/64"`);
+    await bench.page.waitForSelector('[data-test=also]');
+    expect(await bench.overflow()).toBeLessThanOrEqual(0);
+    await bench.page.$eval('[data-key=enter]', (key) => key.scrollIntoView());
+    const box = await (await bench.page.$('[data-key=enter]'))?.boundingBox();
+    expect(box && box.x + box.width).toBeLessThanOrEqual(size.width);
+    expect(box?.height).toBeGreaterThanOrEqual(44);
+    const figures = await bench.page.$eval(
+      '[data-test=reading]',
+      (element) => element.scrollWidth - element.clientWidth,
+    );
+    expect(figures).toBeLessThanOrEqual(0);
+    await bench.clear();
+  });
+});
+
+describe('by the keyboard alone', () => {
+  const chord = async (bench: Bench, modifier: KeyInput, key: KeyInput) => {
+    await bench.page.keyboard.down(modifier);
+    await bench.page.keyboard.press(key);
+    await bench.page.keyboard.up(modifier);
+  };
+
+  it('entries are written, gone on from, repeated, recalled, cleared and taken back', async () => {
+    const bench = await openBench(browser);
+    const before = await bench.lineNumbers();
+    const { keyboard } = bench.page;
+    await keyboard.type(`5' * 3`);
+    await bench.press('Enter');
+    await keyboard.type('/');
+    await keyboard.type('2');
+    expect(await bench.reading()).toBe('7′ 6″');
+    await bench.press('Enter');
+    await chord(bench, 'Alt', 'a');
+    const [first, second, third] = (await bench.lineNumbers()).slice(before.length);
+    expect([await bench.result(first as number), await bench.result(second as number)]).toEqual(['15′', '7′ 6″']);
+    expect(await bench.result(third as number)).toBe('3′ 9″');
+    for (let n = 0; n < 3; n += 1) await keyboard.press('ArrowUp');
+    expect(await bench.reading()).toBe('15′');
+    await keyboard.press('ArrowDown');
+    expect(await bench.reading()).toBe('7′ 6″');
+    await bench.clear();
+    await chord(bench, 'Control', 'z');
+    expect(await bench.reading()).toBe('7′ 6″');
+    await bench.clear();
+    await keyboard.type('0');
+    await keyboard.press('Backspace');
+    for (let n = 0; n < 3; n += 1) await chord(bench, 'Control', 'z');
+    await chord(bench, 'Control', 'z');
+    await bench.kept();
+    expect(await bench.lineNumbers()).toEqual(before);
+  });
+
+  it('a line is found, written anew, moved, noted, used and taken off', async () => {
+    const bench = await openBench(browser);
+    const { keyboard } = bench.page;
+    await bench.page.focus('[data-test=search]');
+    await bench.press('Enter');
+    await bench.page.focus('[data-test=sought]');
+    await keyboard.type('king block');
+    await bench.page.waitForFunction(() => document.querySelectorAll('[data-line]').length === 1);
+    await bench.page.focus('[data-line="19"] .body');
+    await bench.press('Enter');
+    await bench.page.waitForSelector('[data-line="19"] [data-test=entry]');
+    await bench.press('Escape');
+    await bench.page.waitForSelector('[data-line="19"] .body');
+    await bench.page.focus('[data-line="19"] [data-test=dots]');
+    await bench.press('Enter');
+    await bench.page.waitForSelector('[data-line="19"] [data-test=note]');
+    await bench.page.focus('[data-line="19"] [data-test=note]');
+    await bench.press('Enter');
+    await bench.page.waitForSelector('[data-test=note-field]');
+    await keyboard.type('cut from the offcut');
+    await bench.press('Enter');
+    expect(await bench.text('[data-line="19"] .note')).toBe('cut from the offcut');
+    await bench.page.focus('[data-line="19"] [data-test=down]');
+    await bench.press('Enter');
+    await bench.page.focus('[data-test=search]');
+    await bench.press('Enter');
+    const order = await bench.lineNumbers();
+    expect(order.indexOf(19)).toBe(order.indexOf(20) + 1);
+    await bench.undo();
+    await bench.undo();
+    await bench.kept();
+    await bench.show(20);
+    await bench.page.focus('[data-line="20"] [data-test=result]');
+    await bench.press('Enter');
+    await keyboard.type(' * 2');
+    expect(await bench.readBack()).toContain('#20 × 2');
+    await bench.clear();
+  });
+
+  it('the drawn inch, the shortcut sheet and the suggestions answer to keys', async () => {
+    const bench = await openBench(browser);
+    const { keyboard } = bench.page;
+    await bench.page.focus('[data-test=inch]');
+    for (let n = 0; n < 5; n += 1) await keyboard.press('ArrowRight');
+    await bench.press('Enter');
+    expect(await bench.reading()).toBe('5⁄16″');
+    await bench.page.focus('[data-test=inch]');
+    await keyboard.type('?');
+    await bench.page.waitForSelector('.sheet');
+    expect(await bench.text('.sheet')).toContain('brings earlier entries back');
+    await bench.press('Escape');
+    await bench.page.waitForFunction(() => document.querySelector('.sheet') === null);
+    await bench.clear();
+    await bench.type('raf');
+    await bench.page.waitForSelector('.cm-tooltip-autocomplete');
+    expect(await bench.text('.cm-tooltip-autocomplete')).toContain('rafter');
+    await keyboard.press('Tab');
+    expect(await bench.readBack()).toBe('rafter');
+    await bench.clear();
+  });
+});
+
+describe('what is spoken and what moves', () => {
+  it('the reading is said once typing rests, not at every key', async () => {
+    const bench = await openBench(browser);
+    await bench.page.evaluate(() => {
+      const said: string[] = [];
+      Object.assign(window, { said });
+      new MutationObserver(() => said.push(document.querySelector('[data-test=spoken]')?.textContent ?? '')).observe(
+        document.querySelector('[data-test=spoken]') as Element,
+        { childList: true, characterData: true, subtree: true },
+      );
+    });
+    await bench.type(`9' 7 1/4" + 2' 9 3/8"`);
+    await bench.page.waitForFunction(() => (window as unknown as { said: string[] }).said.length > 0);
+    await new Promise((resolve) => setTimeout(resolve, 900));
+    expect(await bench.page.evaluate(() => (window as unknown as { said: string[] }).said)).toEqual(['12′ 4 5⁄8″']);
+    await bench.clear();
+  });
+
+  it('nothing moves where that is not wanted', async () => {
+    const bench = await openBench(browser);
+    await bench.page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
+    const moving = await bench.page.$$eval('*', (elements) =>
+      elements
+        .filter((element) => {
+          const { animationName, transitionProperty } = getComputedStyle(element);
+          return animationName !== 'none' || (transitionProperty !== 'none' && transitionProperty !== 'all');
+        })
+        .map(({ className }) => className),
+    );
+    expect(moving).toEqual([]);
+  });
+});
