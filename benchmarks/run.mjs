@@ -8,7 +8,7 @@ import { bundleForNode } from '../tools/lib/bundle.mjs';
 import { at } from '../tools/lib/paths.mjs';
 
 /** Files that are a benchmark by themselves; the others are their parts. */
-const RUNNABLE = ['rational', 'entries', 'slate'];
+const RUNNABLE = ['rational', 'entries', 'slate', 'screen'];
 const asked = process.argv.slice(2).filter((argument) => !argument.startsWith('--'));
 const known = readdirSync(at('benchmarks', 'src'));
 for (const name of asked.length > 0 ? asked : RUNNABLE) {
@@ -17,6 +17,11 @@ for (const name of asked.length > 0 ? asked : RUNNABLE) {
     process.exit(1);
   }
   const bundle = at('dist', 'benchmarks', `${name}.mjs`);
-  await bundleForNode(at('benchmarks', 'src', `${name}.ts`), bundle, ['vue', 'mathjs', 'fraction.js']);
+  await bundleForNode(at('benchmarks', 'src', `${name}.ts`), bundle, [
+    'vue',
+    'mathjs',
+    'fraction.js',
+    'puppeteer-core',
+  ]);
   await import(pathToFileURL(bundle).href);
 }

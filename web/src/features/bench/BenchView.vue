@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The main screen: slate, entry, reading, keys and story stick together. */
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, shallowRef, watch } from 'vue';
-import { useMediaQuery } from '@vueuse/core';
+import { useEventListener, useMediaQuery } from '@vueuse/core';
 import { CircleHelp, Settings2, Undo2 } from 'lucide-vue-next';
 import { reckon, referencesOf, repeatedStep, wholeTimes, type Reckoned } from '@sprell/core';
 import { remember, remembered } from '../../adapters/local-memory.ts';
@@ -51,7 +51,7 @@ const shows = ref<'comfort' | 'shortcuts'>();
 watch(entry, (text, before) => {
   // How the last line was looked at is not how the next one is to read.
   if (before === '') change.value = {};
-  remember('entry', text === '' ? undefined : text);
+  rememberSoon(text);
   if (text !== '') cleared.value = undefined;
 });
 
@@ -89,8 +89,16 @@ const whole = computed(() => {
   return parsed?.entry && wholeTimes(parsed.entry, parsed.source, store.scope(), style.value);
 });
 
+interface Used {
+  readonly lines: ReadonlySet<number>;
+  readonly marks: ReadonlySet<string>;
+}
+function isSame<T>(one: ReadonlySet<T>, other: ReadonlySet<T>): boolean {
+  return one.size === other.size && [...one].every((each) => other.has(each));
+}
+
 /** What the entry in hand uses lights up where it stands. */
-const used = computed(() => {
+const used = computed<Used>((before) => {
   const references = referencesOf(inHand.value?.parsed.entry);
   const lines = new Set(references.lines);
   const numbers = workedRows.value.map(({ line }) => line.number);
@@ -98,7 +106,9 @@ const used = computed(() => {
     const [first, last] = [numbers.indexOf(from), numbers.indexOf(to)];
     if (first !== -1) for (const number of numbers.slice(first, last + 1)) lines.add(number);
   }
-  return { lines, marks: new Set(references.marks) };
+  const now = { lines, marks: new Set(references.marks) };
+  // The same for as long as it holds the same, so that the slate is not drawn anew at every key.
+  return before && isSame(before.lines, now.lines) && isSame(before.marks, now.marks) ? before : now;
 });
 
 function writeEntry(text: string): void {
@@ -211,6 +221,18 @@ const hintsThere = computed(() => {
   if (comfort.showStick && canKeep.value) there.add('keep');
   return there;
 });
+
+/** The unfinished entry is written down behind the frame that shows it, and at once when the page is left. */
+let writing: ReturnType<typeof setTimeout> | undefined;
+function rememberSoon(text: string): void {
+  clearTimeout(writing);
+  writing = setTimeout(() => rememberEntry(text), 50);
+}
+function rememberEntry(text: string): void {
+  remember('entry', text === '' ? undefined : text);
+}
+useEventListener(window, 'pagehide', () => rememberEntry(entry.value));
+useEventListener(document, 'visibilitychange', () => rememberEntry(entry.value));
 
 const undoSays = computed(() => (cleared.value === undefined ? store.undoSays : 'Bring the entry back'));
 function undo(): void {
@@ -479,6 +501,7 @@ h1 {
 }
 .stick {
   grid-area: stick;
+  contain: content;
 }
 .no-stick {
   grid-template-columns: minmax(0, 10fr) minmax(0, 11fr) 0;

@@ -68,38 +68,45 @@ export const useJobStore = defineStore('job', () => {
   let undoStack = new UndoStack('none');
   let nextNumber = 1;
 
-  /** Loads the list of jobs and opens the one that was open last, or the first. */
+  /** Loads the list of jobs, and the one that was open last beside it; where that one has gone, the first. */
   async function start(): Promise<void> {
     await guarded(async () => {
-      jobs.value = await (await jobServer()).list();
+      const server = await jobServer();
       const last = remembered<string>('job');
-      const chosen = jobs.value.find(({ id }) => id === last) ?? jobs.value[0];
-      if (chosen) await open(chosen.id);
+      const [listed, loaded] = await Promise.all([
+        server.list(),
+        last === undefined ? undefined : server.open(last).catch(() => undefined),
+      ]);
+      jobs.value = listed;
+      const [first] = listed;
+      if (loaded) show(loaded);
+      else if (first) show(await server.open(first.id));
     });
   }
 
   async function open(jobId: string): Promise<void> {
-    await guarded(async () => {
-      const { lines: loaded, ...rest } = await (await jobServer()).open(jobId);
-      job.value = rest;
-      remember('job', jobId);
-      nextNumber = rest.nextNumber;
-      lines = new Map(loaded.map((line) => [line.id, line]));
-      keeper = new SlateKeeper(styleOf(rest), showChanged);
-      pendingChange.clear();
-      outbox.value = new Outbox(jobId, settle);
-      undoStack = new UndoStack(jobId);
-      undoSays.value = undoStack.top()?.says;
-      conflicts.value = [];
-      changed.value = new Set();
-      keeper.load(
-        loaded
-          .filter((line) => !line.deleted)
-          .filter(isWorked)
-          .map(toSlateLine),
-      );
-      showRows();
-    });
+    await guarded(async () => show(await (await jobServer()).open(jobId)));
+  }
+
+  function show({ lines: loaded, ...rest }: JobWire): void {
+    job.value = rest;
+    remember('job', rest.id);
+    nextNumber = rest.nextNumber;
+    lines = new Map(loaded.map((line) => [line.id, line]));
+    keeper = new SlateKeeper(styleOf(rest), showChanged);
+    pendingChange.clear();
+    outbox.value = new Outbox(rest.id, settle);
+    undoStack = new UndoStack(rest.id);
+    undoSays.value = undoStack.top()?.says;
+    conflicts.value = [];
+    changed.value = new Set();
+    keeper.load(
+      loaded
+        .filter((line) => !line.deleted)
+        .filter(isWorked)
+        .map(toSlateLine),
+    );
+    showRows();
   }
 
   async function guarded(work: () => Promise<void>): Promise<void> {

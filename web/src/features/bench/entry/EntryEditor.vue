@@ -4,6 +4,7 @@ import { Compartment, EditorState, Prec, Transaction } from '@codemirror/state';
 import { EditorView, keymap, placeholder } from '@codemirror/view';
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { Span } from '@sprell/core';
+import { afterPaint } from '../../../ui/after-paint.ts';
 import { backspace, figureAt, operator, type EntryText, type Operator } from './edits.ts';
 import { entryMarking, setFindings } from './entry-marking.ts';
 import { useHand, type EntryHandle } from './hand.ts';
@@ -184,6 +185,7 @@ onMounted(() => {
       ],
     }),
   });
+  view.dispatch({ effects: setFindings.of({ wrong: props.wrong, ghost: props.ghost }) });
   if (props.isBenchs || hand.active === undefined) hand.take(handle, props.isBenchs);
   void import('./editor-extras.ts').then((loaded) => {
     undoTyping = loaded.undoTyping;
@@ -202,11 +204,12 @@ watch(
   () => [props.describedBy, props.ownKeys, props.label],
   () => view?.dispatch({ effects: attributes.reconfigure(contentAttributes()) }),
 );
-watch(
-  () => [props.wrong, props.ghost] as const,
-  ([wrong, ghost]) => view?.dispatch({ effects: setFindings.of({ wrong, ghost }) }),
-  { flush: 'post' },
-);
+// Behind the frame that shows the reading: drawing them puts the cursor anew, for which the page is laid out once more.
+// Compared by what they say: an entry with nothing to be said of it is not drawn twice.
+const findings = afterPaint(() => `${props.wrong?.start ?? ''},${props.wrong?.end ?? ''},${props.ghost}`);
+watch(findings, () => view?.dispatch({ effects: setFindings.of({ wrong: props.wrong, ghost: props.ghost }) }), {
+  flush: 'post',
+});
 
 defineExpose({ focus: () => view?.focus(), take: () => hand.take(handle, props.isBenchs) });
 </script>

@@ -41,6 +41,9 @@ function anEntry(first = '', more: object = {}) {
   return { field, text, type, press, content: () => field.get('[data-test=entry]') };
 }
 
+/** What is drawn behind the frame that shows the reading. */
+const drawn = () => new Promise((resolve) => setTimeout(resolve, 60));
+
 beforeEach(() => setActivePinia(createPinia()));
 afterEach(() => {
   document.body.innerHTML = '';
@@ -64,6 +67,7 @@ describe('the entry', () => {
     expect(field.get('[role=alert]').text()).toContain('give the plain number a unit');
     expect(content().attributes('aria-invalid')).toBe('true');
     expect(document.getElementById(content().attributes('aria-describedby') ?? '')).not.toBeNull();
+    await drawn();
     expect(field.find('.entry-wrong').exists()).toBe(true);
     const fixes = field.findAll('.fixes button');
     expect(fixes.map((fix) => fix.text())).toEqual(['3″', '3′', '3 mm']);
@@ -76,6 +80,7 @@ describe('the entry', () => {
     const { field, type, press } = anEntry();
     await type(`(5' + `);
     expect(field.find('[role=alert]').exists()).toBe(false);
+    await drawn();
     expect(field.get('.entry-ghost').text()).toContain(')');
     await press('Enter');
     expect(field.get('[role=alert]').text()).toContain('stops short');

@@ -66,7 +66,7 @@ async function copy({ plain }: Other): Promise<void> {
 
 <template>
   <ul v-if="others.length > 0" class="also" aria-label="Also reads">
-    <li v-for="other in others" :key="other.name">
+    <li v-for="(other, at) in others" :key="at">
       <button
         type="button"
         class="figure"

@@ -15,6 +15,7 @@ import {
 } from '@sprell/core';
 import PlainButton from '../../../ui/PlainButton.vue';
 import SizeText from '../../../ui/SizeText.vue';
+import { afterPaint } from '../../../ui/after-paint.ts';
 import { useComfort } from '../../comfort/comfort.store.ts';
 import AlsoReads from './AlsoReads.vue';
 import type { ReadingChange } from '../../job/job.store.ts';
@@ -74,6 +75,19 @@ const exact = computed(() =>
     : undefined,
 );
 const leftOver = computed(() => props.whole && readQuantity(props.whole.left, props.style));
+
+/** What stands beneath the reading follows it by a frame, so that the reading itself waits for nothing. */
+const late = afterPaint(() =>
+  quantity.value && reading.value && text.value !== undefined
+    ? {
+        quantity: quantity.value,
+        reading: reading.value,
+        text: text.value,
+        style: props.style,
+        isLength: isLength.value,
+      }
+    : undefined,
+);
 
 /** What a screen reader is told: once typing rests, and not at every key. */
 const spoken = ref('');
@@ -144,13 +158,19 @@ const lead = (length: LengthStyle) => emit('change', { length });
       <span>{{ whole.times }} times, <SizeText :text="leftOver.text" /> left over</span>
       <PlainButton v-if="leftOver.steps" @click="emit('use', whole.leftEntry)">Use what is left</PlainButton>
     </p>
-    <TapePicture v-if="isLength && quantity && reading && comfort.showTape" class="tape" :quantity :reading :style />
+    <TapePicture
+      v-if="late && late.isLength && comfort.showTape"
+      class="tape"
+      :quantity="late.quantity"
+      :reading="late.reading"
+      :style="late.style"
+    />
     <AlsoReads
-      v-if="quantity && text && comfort.showAlsoReads"
+      v-if="late && comfort.showAlsoReads"
       class="also"
-      :quantity
-      :main="text"
-      :style
+      :quantity="late.quantity"
+      :main="late.text"
+      :style="late.style"
       @lead="lead"
     />
   </section>

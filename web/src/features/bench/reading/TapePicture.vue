@@ -27,7 +27,13 @@ const tape = computed(() => {
     const count = first + n;
     return { x: x(count * division), length: lengthOf(count, metric), face: faceOf(count, metric) };
   });
-  return { ticks, trueX: x(trueSize), shownX: x(shownSize), begins: from === 0 };
+  return {
+    // One path: a picture that changes with every key is one thing to change.
+    marks: ticks.map((tick) => `M${tick.x.toFixed(1)} 1V${tick.length}`).join(''),
+    faces: ticks.filter(({ face }) => face !== ''),
+    trueX: x(trueSize),
+    shownX: x(shownSize),
+  };
 });
 
 /** The coarser the division, the longer its mark. */
@@ -63,10 +69,8 @@ const words = computed(() => {
 <template>
   <svg class="tape" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="`On the tape: ${words}`">
     <rect class="blade" x="-2" y="1" :width="WIDTH + 4" height="72" />
-    <g v-for="tick in tape.ticks" :key="tick.x">
-      <line class="tick" :x1="tick.x" :x2="tick.x" y1="1" :y2="tick.length" />
-      <text v-if="tick.face" class="figure" :x="tick.x + 5" y="66">{{ tick.face }}</text>
-    </g>
+    <path class="tick" :d="tape.marks" />
+    <text v-for="(tick, at) in tape.faces" :key="at" class="figure" :x="tick.x + 5" y="66">{{ tick.face }}</text>
     <path class="shown" :d="`M${tape.shownX} 74 l-9 18 h18 z`" />
     <line class="true" :x1="tape.trueX" :x2="tape.trueX" y1="1" y2="82" />
   </svg>
@@ -84,6 +88,7 @@ const words = computed(() => {
   stroke-width: 1.5;
 }
 .tick {
+  fill: none;
   stroke: var(--ink);
   stroke-width: 1.4;
 }

@@ -179,6 +179,9 @@ watch(
 </template>
 
 <style scoped>
+.row:not(:has(.anew)) {
+  contain: content;
+}
 .row {
   display: grid;
   grid-template-columns: auto minmax(0, 1fr) auto auto;

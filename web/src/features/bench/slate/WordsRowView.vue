@@ -59,6 +59,9 @@ const emit = defineEmits<{
 </template>
 
 <style scoped>
+.row:not(:has(.anew)) {
+  contain: content;
+}
 .row {
   display: grid;
   grid-template-columns: auto minmax(0, 1fr) auto;

@@ -1,0 +1,259 @@
+/// <reference lib="dom" />
+/**
+ * The bench in a browser: from a key to the painted reading with the processor slowed four times, on a job of 1,000 lines;
+ * the first load over a slow mobile network; the size of the first screen's script.
+ */
+import { existsSync } from 'node:fs';
+import puppeteer, { PredefinedNetworkConditions, type Browser, type CDPSession, type Page } from 'puppeteer-core';
+
+const LINES = 1000;
+const SLOWED = 4;
+/** What is typed, key by key: sizes, fractions, lines of the job, an error on the way. */
+const TYPED = [
+  `9'-7 1/4" + 2' 9 3/8" `,
+  `(#12 + #700) / 2 - 3/16"`,
+  `hyp(12' 4"; 8' 3 1/2") `,
+  `sum(#1..#400) / 7 + 2.4 m`,
+  `#999 * 3 + 1/3 of 7' 6"`,
+];
+
+interface Running {
+  readonly address: string;
+  stop(): Promise<void>;
+}
+
+async function startApplication(): Promise<Running> {
+  const tool = async <T>(file: string) => (await import(new URL(`../../tools/lib/${file}`, import.meta.url).href)) as T;
+  const { buildServer, buildWeb } = await tool<{ buildServer(): Promise<void>; buildWeb(): Promise<void> }>(
+    'build.mjs',
+  );
+  const { throwawayCluster } = await tool<{ throwawayCluster(): Promise<{ url: string; remove(): Promise<void> }> }>(
+    'cluster.mjs',
+  );
+  const { startServer } = await tool<{
+    startServer(options: object): Promise<{ port: number; stop(): Promise<void> }>;
+  }>('server-process.mjs');
+  await buildServer();
+  await buildWeb();
+  const cluster = await throwawayCluster();
+  const server = await startServer({ databaseUrl: cluster.url, port: 0, demo: true, log: 'error' });
+  return {
+    address: `http://127.0.0.1:${server.port}`,
+    async stop() {
+      await server.stop();
+      await cluster.remove();
+    },
+  };
+}
+
+let made = 0;
+/** Ids as the application makes them: version 7. */
+function anId(): string {
+  made += 1;
+  return `01900000-0000-7000-8000-${made.toString(16).padStart(12, '0')}`;
+}
+
+/** Fills a job up to 1,000 lines, a third of which use earlier ones. */
+async function fillJob(address: string): Promise<string> {
+  const jobs = (await (await fetch(`${address}/api/jobs`)).json()) as { id: string; lines: number }[];
+  const job = jobs[0] as { id: string; lines: number };
+  const ids: string[] = [];
+  const adds = Array.from({ length: LINES - job.lines }, (_, n) => {
+    const number = job.lines + n + 1;
+    ids.push(anId());
+    const used = ids[Math.floor(n / 2)];
+    return {
+      id: anId(),
+      kind: 'line.add',
+      lineId: ids[n],
+      number,
+      position: `b${n.toString(36).padStart(4, '0')}V`,
+      source: n % 3 === 2 ? `#{${used}} + ${n % 11} 3/16"` : `${n % 40}' ${n % 12} 5/8" * ${(n % 4) + 1}`,
+      label: n % 5 === 0 ? `piece ${number}` : null,
+      note: '',
+    };
+  });
+  for (let at = 0; at < adds.length; at += 200) {
+    const answer = await fetch(`${address}/api/jobs/${job.id}/changes`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ changes: adds.slice(at, at + 200) }),
+    });
+    if (!answer.ok) throw new Error(await answer.text());
+  }
+  return job.id;
+}
+
+interface TraceEvent {
+  readonly name: string;
+  readonly ph: string;
+  readonly ts: number;
+  readonly dur?: number;
+  readonly tid: number;
+  readonly pid: number;
+  readonly args?: { readonly data?: { readonly type?: string } };
+}
+
+const share = (sorted: readonly number[], part: number) =>
+  sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * part))] as number;
+
+/**
+ * Milliseconds of work of the page's thread from each key to the end of the frame that shows its reading: every task in
+ * between, drawing included. Waiting for the screen's next beat is not in it.
+ */
+async function keyToReading(page: Page, entry: string): Promise<readonly number[]> {
+  const cdp: CDPSession = await page.createCDPSession();
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: SLOWED });
+  await page.tracing.start({ categories: ['devtools.timeline', 'toplevel'] });
+  for (const text of TYPED) {
+    await page.focus(entry);
+    for (const sign of text) {
+      await page.keyboard.sendCharacter(sign);
+      await new Promise((resolve) => setTimeout(resolve, 120));
+    }
+    await page.keyboard.down('Control');
+    await page.keyboard.press('a');
+    await page.keyboard.up('Control');
+    await page.keyboard.press('Backspace');
+    await new Promise((resolve) => setTimeout(resolve, 900));
+  }
+  const trace = (await page.tracing.stop()) as Uint8Array;
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+  const { traceEvents } = JSON.parse(new TextDecoder().decode(trace)) as { traceEvents: TraceEvent[] };
+  const inputs = traceEvents.filter(({ name, args }) => name === 'EventDispatch' && args?.data?.type === 'input');
+  const { pid, tid } = inputs[0] as TraceEvent;
+  const own = traceEvents.filter((event) => event.pid === pid && event.tid === tid && event.ph === 'X');
+  const tasks = own.filter(({ name }) => name === 'RunTask' || name === 'ThreadControllerImpl::RunTask');
+  const frames = own.filter(({ name }) => name === 'Commit' || name === 'Paint');
+  return inputs.map(({ ts }) => {
+    // The task that the key came in, to the end of the task that draws.
+    const first = tasks.find((task) => task.ts <= ts && task.ts + (task.dur ?? 0) >= ts);
+    const drawn = frames.find((frame) => frame.ts > ts);
+    const start = first?.ts ?? ts;
+    const end = drawn === undefined ? ts : drawn.ts + (drawn.dur ?? 0);
+    return (
+      tasks.filter((task) => task.ts >= start && task.ts <= end).reduce((sum, task) => sum + (task.dur ?? 0), 0) / 1000
+    );
+  });
+}
+
+/** What a page can do at the least: a line that can be written in, and its text said again beneath. */
+const FLOOR = `<!doctype html><body style="font: 20px sans-serif"><div contenteditable id="entry">x</div><p id="said"></p>
+<script>entry.addEventListener('input', () => { said.textContent = entry.textContent })</script>`;
+
+/** Half of the times are within the first, 95 % within the second. */
+function spread(times: readonly number[]): readonly [half: number, most: number] {
+  const sorted = [...times].sort((a, b) => a - b);
+  return [share(sorted, 0.5), share(sorted, 0.95)];
+}
+
+interface FirstLoad {
+  /** Milliseconds until an entry can be written and is read; until the lines of the job stand there. */
+  readonly usable: number;
+  readonly lines: number;
+  /** Bytes of script on the wire, those before the bench can be used, and those that come behind it. */
+  readonly script: number;
+  readonly behind: number;
+}
+
+async function firstLoad(browser: Browser, address: string): Promise<FirstLoad> {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  await page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
+  await page.emulateNetworkConditions(PredefinedNetworkConditions['Slow 4G']);
+  await page.evaluateOnNewDocument(() => {
+    const seen: Record<string, number> = {};
+    Object.assign(window, { seen });
+    const look = () => {
+      // A key of the bench is touched as soon as there is one; its reading shows that the bench can be used.
+      const key = document.querySelector<HTMLElement>('[data-key="7"]');
+      if (key && seen['touched'] === undefined && document.querySelector('.hand .cm-content')) {
+        seen['touched'] = performance.now();
+        key.click();
+      }
+      if (seen['usable'] === undefined && document.querySelector('[data-test=reading]')?.textContent.trim() === '7')
+        seen['usable'] = performance.now();
+      if (seen['lines'] === undefined && document.querySelector('[data-line]')) seen['lines'] = performance.now();
+    };
+    new MutationObserver(look).observe(document, { childList: true, subtree: true, characterData: true });
+  });
+  const cdp = await page.createCDPSession();
+  await cdp.send('Network.enable');
+  const scripts = new Map<string, string>();
+  const sizes = new Map<string, number>();
+  cdp.on('Network.responseReceived', ({ requestId, type, response }) => {
+    if (type === 'Script' || response.mimeType.includes('javascript')) scripts.set(requestId, response.url);
+  });
+  cdp.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => sizes.set(requestId, encodedDataLength));
+  await page.goto(address, { waitUntil: 'load', timeout: 60_000 });
+  await page.waitForFunction(() => 'lines' in (window as unknown as { seen: object }).seen, { timeout: 60_000 });
+  await new Promise((resolve) => setTimeout(resolve, 3000));
+  const { usable = NaN, lines = NaN } = await page.evaluate(
+    () => (window as unknown as { seen: Record<string, number> }).seen,
+  );
+  // What the page itself names is needed at once; everything else is asked for by the script.
+  const named = await page.evaluate(async () => {
+    const html = await (await fetch('/')).text();
+    return [...html.matchAll(/(?:src|href)="([^"]+\.js)"/g)].map(([, path]) => path ?? '');
+  });
+  let script = 0;
+  let behind = 0;
+  for (const [id, url] of scripts) {
+    const size = sizes.get(id) ?? 0;
+    if (named.some((path) => url.endsWith(path))) script += size;
+    else behind += size;
+  }
+  await context.close();
+  return { usable, lines, script, behind };
+}
+
+const running = await startApplication();
+const browser = await puppeteer.launch({
+  executablePath: ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path)) ?? 'chromium',
+  headless: true,
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
+});
+try {
+  await fillJob(running.address);
+  const floorPage = await browser.newPage();
+  const page = await browser.newPage();
+  for (const one of [floorPage, page]) await one.setViewport({ width: 1280, height: 800 });
+  await floorPage.setContent(FLOOR);
+  await page.goto(running.address);
+  await page.waitForSelector(`[data-line="${LINES}"]`);
+  const floorTimes: number[] = [];
+  const times: number[] = [];
+  // In turn, so that what else the machine does falls on both.
+  for (let round = 0; round < 2; round += 1) {
+    await floorPage.bringToFront();
+    floorTimes.push(...(await keyToReading(floorPage, '#entry')));
+    await page.bringToFront();
+    times.push(...(await keyToReading(page, '.hand [data-test=entry]')));
+  }
+  const [floorHalf, floorMost] = spread(floorTimes);
+  const [half, most] = spread(times);
+  console.log(
+    `\nA key, to its painted reading: ${times.length} keys, ${LINES} lines, the processor slowed ${SLOWED} times`,
+  );
+  console.log(`  half within ${half.toFixed(1)} ms, 95 % within ${most.toFixed(1)} ms (a frame is 16.7 ms)`);
+  console.log(`  a bare page that says the text again: ${floorHalf.toFixed(1)} and ${floorMost.toFixed(1)} ms`);
+  console.log(`  of which ours takes ${(half / floorHalf).toFixed(1)} and ${(most / floorMost).toFixed(1)} times`);
+  await floorPage.close();
+  await page.close();
+
+  const loads: FirstLoad[] = [];
+  for (let round = 0; round < 3; round += 1) loads.push(await firstLoad(browser, running.address));
+  const median = (of: (load: FirstLoad) => number) =>
+    share(
+      loads.map(of).sort((a, b) => a - b),
+      0.5,
+    );
+  console.log('\nFirst load over a slow mobile network (180 kB/s, 563 ms there and back), nothing in the cache');
+  console.log(`  an entry can be written and is read after ${(median((load) => load.usable) / 1000).toFixed(2)} s`);
+  console.log(`  the lines of the job stand there after ${(median((load) => load.lines) / 1000).toFixed(2)} s`);
+  console.log(`  script of the first screen ${Math.round(median((load) => load.script) / 1000)} kB on the wire`);
+  console.log(`  script that comes behind it ${Math.round(median((load) => load.behind) / 1000)} kB`);
+} finally {
+  await browser.close();
+  await running.stop();
+}
