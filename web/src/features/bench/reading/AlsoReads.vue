@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The same value in every other unit at once; each is one touch to copy, and one to make the main one. */
 import { computed, ref } from 'vue';
+import { useClipboard } from '@vueuse/core';
 import { ArrowUpToLine } from 'lucide-vue-next';
 import {
   kindOf,
@@ -57,9 +58,10 @@ const others = computed<readonly Other[]>(() => {
   return found.filter(({ text }) => text !== props.main);
 });
 
+const clipboard = useClipboard({ legacy: true });
 const copied = ref<string>();
 async function copy({ plain }: Other): Promise<void> {
-  await navigator.clipboard.writeText(plain);
+  await clipboard.copy(plain);
   copied.value = plain;
 }
 </script>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The reading of the entry in hand, as large as fits, with what the rounding cost and the other ways it reads. */
 import { computed, ref, watch } from 'vue';
+import { useClipboard } from '@vueuse/core';
 import { Copy } from 'lucide-vue-next';
 import {
   describeIssue,
@@ -98,12 +99,13 @@ watch(text, (now) => {
   waiting = setTimeout(() => (spoken.value = now ?? ''), RESTS);
 });
 
+const clipboard = useClipboard({ legacy: true });
 const copied = ref<'shown' | 'exact'>();
 watch(text, () => (copied.value = undefined));
 async function copy(what: 'shown' | 'exact'): Promise<void> {
   const plain = what === 'exact' ? exactForm.value?.plain : reading.value?.plain;
   if (plain === undefined) return;
-  await navigator.clipboard.writeText(plain);
+  await clipboard.copy(plain);
   copied.value = what;
 }
 const lead = (length: LengthStyle) => emit('change', { length });

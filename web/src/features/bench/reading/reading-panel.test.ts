@@ -1,4 +1,4 @@
-import { mount } from '@vue/test-utils';
+import { flushPromises, mount } from '@vue/test-utils';
 import { DEFAULT_STYLE, EMPTY_SCOPE, parse, reckon, wholeTimes, type ReadingStyle } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
@@ -29,7 +29,7 @@ function aReading(
 beforeEach(() => setActivePinia(createPinia()));
 afterEach(() => {
   vi.useRealTimers();
-  vi.unstubAllGlobals();
+  vi.restoreAllMocks();
 });
 
 describe('the reading', () => {
@@ -71,11 +71,19 @@ describe('the reading', () => {
 
   it('is copied as it is shown, and as it is exactly', async () => {
     const copied: string[] = [];
-    vi.stubGlobal('navigator', { clipboard: { writeText: (text: string) => Promise.resolve(copied.push(text)) } });
+    vi.spyOn(navigator.clipboard, 'writeText').mockImplementation((text) => {
+      copied.push(text);
+      return Promise.resolve();
+    });
+    // The way it goes while nobody has been asked yet whether the page may.
+    document.execCommand = () => copied.push(document.querySelector('textarea')?.value ?? '') > 0;
     const panel = aReading(`10' / 7`);
     await panel.get('[data-test=copy]').trigger('click');
+    await flushPromises();
     await panel.get('[data-test=copy-exact]').trigger('click');
+    await flushPromises();
     await panel.findAll('[data-test=also]')[0]?.trigger('click');
+    await flushPromises();
     expect(copied).toEqual([`1' 5 1/8"`, '17 1/7"', '435 mm']);
   });
 

@@ -10,6 +10,7 @@ import { nameOf, type SlateRow, type WorkedRow } from '../../job/slate-row.ts';
 import type { NamedMark } from '../entry/suggestions.ts';
 import SelectionSums from './SelectionSums.vue';
 import SlateRowView from './SlateRowView.vue';
+import { isFound } from './search.ts';
 import SlateTools from './SlateTools.vue';
 import WordsForm from './WordsForm.vue';
 import WordsRowView from './WordsRowView.vue';
@@ -65,12 +66,7 @@ const sought = ref('');
 
 const found = computed(() => {
   const words = sought.value.trim().toLowerCase();
-  if (!isSearching.value || words === '') return props.rows;
-  return props.rows.filter((row) =>
-    row.kind === 'worked'
-      ? `#${row.line.number}` === words || `${row.entry}\n${row.line.note}`.toLowerCase().includes(words)
-      : row.words.toLowerCase().includes(words),
-  );
+  return isSearching.value && words !== '' ? props.rows.filter((row) => isFound(row, words)) : props.rows;
 });
 
 const virtualizer = useVirtualizer(
@@ -120,6 +116,19 @@ onBeforeUnmount(() => stopDragging?.());
 function keep(lineId: string, entry: string): void {
   emit('keep', lineId, entry);
   editedLine.value = undefined;
+}
+/** What was asked for is done; the rest that could be done with the line goes out of the way. */
+function use(row: WorkedRow, what: 'result' | 'entry'): void {
+  openLine.value = undefined;
+  emit('use', row, what);
+}
+function insertAbove({ line: { id } }: SlateRow): void {
+  openLine.value = undefined;
+  emit('insert', id);
+}
+function wordsAbove({ line: { id } }: SlateRow): void {
+  openLine.value = undefined;
+  newWords.value = { beforeId: id };
 }
 function toggle({ line: { id } }: SlateRow): void {
   openLine.value = openLine.value === id ? undefined : id;
@@ -274,11 +283,11 @@ defineExpose({
               @keep="(text) => keep(row.line.id, text)"
               @leave="editedLine = undefined"
               @draft="(reckoned) => emit('draft', reckoned)"
-              @use="(what) => emit('use', row, what)"
+              @use="(what) => use(row, what)"
               @toggle="toggle(row)"
               @select="select(row)"
-              @insert="emit('insert', row.line.id)"
-              @words="newWords = { beforeId: row.line.id }"
+              @insert="insertAbove(row)"
+              @words="wordsAbove(row)"
               @note="(note) => emit('note', row.line.id, note)"
               @move="(by) => move(row, by)"
               @remove="remove(row)"
@@ -292,7 +301,7 @@ defineExpose({
               @keep="(words) => keepWords(row.line.id, words)"
               @leave="editedLine = undefined"
               @toggle="toggle(row)"
-              @insert="emit('insert', row.line.id)"
+              @insert="insertAbove(row)"
               @move="(by) => move(row, by)"
               @remove="remove(row)"
             />

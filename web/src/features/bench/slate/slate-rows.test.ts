@@ -6,6 +6,7 @@ import { nextTick } from 'vue';
 import { editorIn, pressIn, typeInto } from '../../../testing/editing.ts';
 import type { WorkedRow } from '../../job/slate-row.ts';
 import { readLine } from './line-reading.ts';
+import { isFound } from './search.ts';
 import SelectionSums from './SelectionSums.vue';
 import SlateRowView from './SlateRowView.vue';
 import WordsForm from './WordsForm.vue';
@@ -129,6 +130,19 @@ describe('what is selected', () => {
     expect(mixed.text()).toContain('different kinds');
     const broken = mount(SelectionSums, { props: { rows: workedRows(`5'`, '1/0'), style: DEFAULT_STYLE } });
     expect(broken.text()).toContain('1 selected');
+  });
+});
+
+describe('search', () => {
+  it.each([
+    ['#1', [1, 3]],
+    ['#2', [2]],
+    ['kg', [2]],
+    ['#1 * 2', [3]],
+    ['nothing', []],
+  ])('%s finds %o', (words, numbers) => {
+    const rows = workedRows(`5'`, '3 kg', '#1 * 2', '#10 * 3');
+    expect(rows.filter((row) => isFound(row, words)).map(({ line }) => line.number)).toEqual(numbers);
   });
 });
 

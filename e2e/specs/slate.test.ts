@@ -1,0 +1,259 @@
+import type { Browser } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { launchBrowser, openBench, type Bench } from '../fixtures/browser.ts';
+
+let browser: Browser;
+beforeAll(async () => {
+  browser = await launchBrowser();
+});
+afterAll(async () => {
+  await browser.close();
+});
+
+/** The porch, which no other test writes to. */
+async function thePorch(): Promise<Bench> {
+  const bench = await openBench(browser);
+  const id = await bench.page.$eval(
+    '[data-test=job]',
+    (list) => [...(list as HTMLSelectElement).options].find(({ label }) => label === 'Chapel porch')?.value ?? '',
+  );
+  await bench.page.select('[data-test=job]', id);
+  await bench.page.waitForFunction(() => document.querySelector('[data-line="30"]') === null);
+  return bench;
+}
+
+async function land(bench: Bench, ...entries: readonly string[]): Promise<number[]> {
+  const before = await bench.lineNumbers();
+  for (const entry of entries) {
+    await bench.type(entry);
+    await bench.press('Enter');
+  }
+  return (await bench.lineNumbers()).filter((number) => !before.includes(number));
+}
+
+describe('the slate by mouse', () => {
+  it('selects several, sums them up, and puts the sum on the slate alive', async () => {
+    const bench = await thePorch();
+    const [first, second] = (await land(bench, `5' 3"`, `7' 6 1/2"`)) as [number, number];
+    await bench.page.click('[data-test=select]');
+    for (const number of [first, second]) {
+      await bench.show(number);
+      await bench.page.click(`[data-line="${number}"] input[type=checkbox]`);
+    }
+    expect(await bench.text('[data-test=sums]')).toContain('2 selectedsum 12′ 9 1⁄2″mean 6′ 4 3⁄4″');
+    await bench.page.click('[data-test=land-sum]');
+    await bench.page.click('[data-test=done-selecting]');
+    const sum = Math.max(...(await bench.lineNumbers()));
+    expect(await bench.result(sum)).toBe('12′ 9 1⁄2″');
+    await bench.write(first, `6' 3"`);
+    expect(await bench.result(sum)).toBe('13′ 9 1⁄2″');
+    // Both lines that changed are shown for a moment.
+    const changed = await bench.page.$$eval('.row.changed', (rows) =>
+      rows.map((row) => Number((row as HTMLElement).dataset['line'])),
+    );
+    expect(changed).toEqual([first, sum]);
+    await bench.kept();
+    expect(bench.errors).toEqual([]);
+  });
+
+  it('drags a line to another place, and puts it back', async () => {
+    const bench = await thePorch();
+    const [first, second, third] = (await land(bench, `1'`, `2'`, `3'`)) as [number, number, number];
+    const before = await bench.lineNumbers();
+    await bench.show(third);
+    const grip = async (number: number) => {
+      const box = await (await bench.page.$(`[data-line="${number}"] .grip`))?.boundingBox();
+      if (!box) throw new Error(`#${number} is not on the screen.`);
+      return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    };
+    const [from, to] = [await grip(third), await grip(first)];
+    const { mouse } = bench.page;
+    await mouse.move(from.x, from.y);
+    await bench.page.waitForFunction(() => document.querySelector('.lines')?.matches(':hover'));
+    await bench.page.waitForNetworkIdle({ idleTime: 100 });
+    await mouse.down();
+    await mouse.move(from.x, from.y - 20, { steps: 4 });
+    await mouse.move(to.x, to.y - 10, { steps: 12 });
+    await new Promise((resolve) => setTimeout(resolve, 250));
+    await mouse.up();
+    await bench.page.waitForFunction((selector) => document.querySelector(selector) === null, {}, '.sortable-fallback');
+    expect((await bench.lineNumbers()).slice(-3)).toEqual([third, first, second]);
+    await bench.undo();
+    expect(await bench.lineNumbers()).toEqual(before);
+    await bench.kept();
+    expect(bench.errors).toEqual([]);
+  });
+
+  it('takes a line off that others use with its value kept in them, and brings it back', async () => {
+    const bench = await thePorch();
+    const [size] = (await land(bench, `10'`)) as [number];
+    const [third] = (await land(bench, `#${size} / 3`)) as [number];
+    await bench.more(size, 'remove');
+    await bench.page.waitForSelector('[data-test=keep-value]');
+    expect(await bench.text('.ask p')).toContain(`#${size} is used by #${third}.`);
+    await bench.page.click('[data-test=keep-value]');
+    expect(await bench.lineNumbers()).not.toContain(size);
+    expect(await bench.result(third)).toBe('3′ 4″');
+    expect(await bench.text(`[data-line="${third}"] .read-back`)).toBe('120″ ÷ 3');
+    await bench.undo();
+    await bench.show(third);
+    expect(await bench.text(`[data-line="${third}"] .read-back`)).toBe(`#${size} ÷ 3`);
+    await bench.kept();
+  });
+
+  it('holds headings and notes, inserts above a line, uses whole entries, and clears with a way back', async () => {
+    const bench = await thePorch();
+    const { page } = bench;
+    const [first] = (await land(bench, `4' 2" * 3`)) as [number];
+    await page.click('[data-test=add-words]');
+    await page.waitForSelector('[data-test=words-form]');
+    await page.keyboard.type('Door');
+    await bench.press('Enter');
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('h3')].some(({ textContent }) => textContent === 'Door'),
+    );
+    await bench.more(first, 'insert');
+    await bench.type(`9"`);
+    await bench.press('Enter');
+    const order = await bench.lineNumbers();
+    expect(order[order.indexOf(first) - 1]).toBe(Math.max(...order));
+    await bench.more(first, 'use-entry');
+    expect(await bench.reading()).toBe('12′ 6″');
+    await bench.clear();
+    await bench.kept();
+    await bench.goto();
+    expect(await page.$$eval('h3', (headings) => headings.map(({ textContent }) => textContent))).toContain('Door');
+    await page.click('[data-test=clear-all]');
+    await page.click('[data-test=take-off]');
+    await page.waitForSelector('.empty');
+    await bench.undo();
+    expect(await bench.lineNumbers()).toEqual(order);
+    await bench.kept();
+    expect(bench.errors).toEqual([]);
+  });
+});
+
+describe('how it reads', () => {
+  it('is chosen for one reading and stays with its line, or for the job and stays with that', async () => {
+    const bench = await thePorch();
+    const { page } = bench;
+    await bench.type(`7' 3/32"`);
+    await page.click('[data-test=finest]');
+    await page.click('[data-finest="32"]');
+    expect(await bench.reading()).toBe('7′ 3⁄32″');
+    expect(await bench.text('[data-test=reading-scope]')).toContain('For this reading only.');
+    await bench.press('Enter');
+    const line = Math.max(...(await bench.lineNumbers()));
+    expect(await bench.result(line)).toBe('7′ 3⁄32″');
+    const [other] = (await land(bench, `7' 3/32"`)) as [number];
+    expect(await bench.result(other)).toBe('7′ 1⁄8″');
+    await bench.type(`1"`);
+    await page.click('[data-test=finest]');
+    await page.click('[data-finest="64"]');
+    await page.click('[data-test=for-the-job]');
+    expect(await bench.result(other)).toBe('7′ 3⁄32″');
+    await bench.clear();
+    await bench.kept();
+    const elsewhere = await thePorch();
+    expect(await elsewhere.result(other)).toBe('7′ 3⁄32″');
+  });
+
+  it('is copied as plain text that reads back to the same', async () => {
+    const bench = await thePorch();
+    await bench.page.browserContext().overridePermissions(inject('address'), ['clipboard-read', 'clipboard-write']);
+    await bench.page.bringToFront();
+    await bench.type(`10' / 7`);
+    const copied = async (what: string) => {
+      await bench.page.click(`[data-test=${what}]`);
+      await bench.page.waitForFunction(
+        (selector) => document.querySelector(selector)?.textContent.includes('copied'),
+        {},
+        `[data-test=${what}]`,
+      );
+      return bench.page.evaluate(() => navigator.clipboard.readText());
+    };
+    expect(await copied('copy')).toBe(`1' 5 1/8"`);
+    expect(await copied('copy-exact')).toBe(`17 1/7"`);
+    await bench.clear();
+    await bench.type(await bench.page.evaluate(() => navigator.clipboard.readText()));
+    await bench.type(' * 7');
+    expect(await bench.reading()).toBe('10′');
+    await bench.clear();
+  });
+});
+
+describe('a slate of thousands of lines', () => {
+  it('draws those in view, finds any, and follows a change at its head to its foot', async () => {
+    const bench = await thePorch();
+    const { jobId, ids } = await fillPorch(bench, 3000);
+    await bench.goto();
+    expect(await bench.text('.count')).toMatch(/^30\d\d lines$/);
+    const foot = ids.length - 1;
+    const [headNumber, footNumber] = await numbersOf(jobId, [ids[0] as string, ids[foot] as string]);
+    // So long a slate is worked out behind the page.
+    await bench.page.waitForSelector(`[data-line="${footNumber}"] [data-test=result]`);
+    expect(await bench.page.$$eval('[data-line]', (rows) => rows.length)).toBeLessThan(60);
+    const before = await bench.text(`[data-line="${footNumber}"] [data-test=result]`);
+    await bench.page.click('[data-test=search]');
+    await bench.page.type('[data-test=sought]', `#${headNumber}`);
+    // The line, and the one that names it.
+    await bench.page.waitForFunction(() => document.querySelectorAll('[data-line]').length === 2);
+    await bench.page.click(`[data-line="${headNumber}"] .body`);
+    await bench.page.waitForSelector(`[data-line="${headNumber}"] [data-test=entry]`);
+    await bench.page.keyboard.down('Control');
+    await bench.page.keyboard.press('a');
+    await bench.page.keyboard.up('Control');
+    await bench.page.keyboard.type(`1000'`);
+    await bench.press('Enter');
+    await bench.page.click('[data-test=search]');
+    await bench.page.$eval('.lines', (list) => list.scrollTo(0, list.scrollHeight));
+    await bench.page.waitForSelector(`[data-line="${footNumber}"]`);
+    await bench.page.waitForFunction(
+      (selector, was) => document.querySelector(selector)?.textContent.replace(/\s+/g, ' ').trim() !== was,
+      {},
+      `[data-line="${footNumber}"] [data-test=result]`,
+      before,
+    );
+    await bench.undo();
+    await bench.kept();
+    expect(bench.errors).toEqual([]);
+  });
+});
+
+let made = 0;
+function anId(): string {
+  made += 1;
+  return `01900000-0000-7000-8000-a${made.toString(16).padStart(11, '0')}`;
+}
+
+/** Adds lines by the way all writing goes; each uses the one before it. */
+async function fillPorch(bench: Bench, count: number): Promise<{ jobId: string; ids: string[] }> {
+  const jobId = await bench.page.$eval('[data-test=job]', (list) => (list as HTMLSelectElement).value);
+  const ids = Array.from({ length: count }, anId);
+  const changes = ids.map((lineId, n) => ({
+    id: anId(),
+    kind: 'line.add',
+    lineId,
+    number: 100 + n,
+    position: `c${n.toString(36).padStart(4, '0')}V`,
+    source: n === 0 ? `3'` : `#{${ids[n - 1]}} + 1/16"`,
+    label: null,
+    note: '',
+  }));
+  for (let at = 0; at < count; at += 200) {
+    const answer = await fetch(`${inject('address')}/api/jobs/${jobId}/changes`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ changes: changes.slice(at, at + 200) }),
+    });
+    expect(answer.status).toBe(200);
+  }
+  return { jobId, ids };
+}
+
+async function numbersOf(jobId: string, ids: readonly string[]): Promise<number[]> {
+  const job = (await (await fetch(`${inject('address')}/api/jobs/${jobId}`)).json()) as {
+    lines: { id: string; number: number }[];
+  };
+  return ids.map((id) => job.lines.find((line) => line.id === id)?.number ?? 0);
+}
