@@ -5,6 +5,12 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { useComfort } from '../../comfort/comfort.store.ts';
 import ReadingPanel from './ReadingPanel.vue';
 
+const copied: string[] = [];
+vi.mock(import('@vueuse/core'), async (importOriginal) => ({
+  ...(await importOriginal()),
+  useClipboard: (() => ({ copy: (text: string) => Promise.resolve(void copied.push(text)) })) as never,
+}));
+
 const METRIC: ReadingStyle = { ...DEFAULT_STYLE, length: 'mm' };
 const squeezed = (text: string) => text.replace(/\s+/g, ' ').trim();
 
@@ -70,13 +76,6 @@ describe('the reading', () => {
   });
 
   it('is copied as it is shown, and as it is exactly', async () => {
-    const copied: string[] = [];
-    vi.spyOn(navigator.clipboard, 'writeText').mockImplementation((text) => {
-      copied.push(text);
-      return Promise.resolve();
-    });
-    // The way it goes while nobody has been asked yet whether the page may.
-    document.execCommand = () => copied.push(document.querySelector('textarea')?.value ?? '') > 0;
     const panel = aReading(`10' / 7`);
     await panel.get('[data-test=copy]').trigger('click');
     await flushPromises();
