@@ -13,6 +13,7 @@ export { UNITS, unitById, type Unit, type UnitId } from './units/unit-table.ts';
 export { scan, tokensOf } from './notation/scanner.ts';
 export { parse, isTaken, type Parsed } from './notation/parser.ts';
 export type { Alternative } from './notation/cursor.ts';
+export type { Entry } from './notation/ast.ts';
 export { labelColon } from './notation/label.ts';
 export { repeatedStep } from './notation/next-step.ts';
 export { bracketsAt, rolesOf, type RoledToken, type TokenRole } from './notation/token-roles.ts';
@@ -34,6 +35,7 @@ export { wholeTimes, type WholeTimes } from './evaluate/whole-times.ts';
 export { readQuantity } from './reading/read-quantity.ts';
 export { roundingCost, isQuietCost, shownValue, type Reading } from './reading/reading.ts';
 export {
+  isMetric,
   DEFAULT_STYLE,
   LENGTH_STYLES,
   type LengthStyle,

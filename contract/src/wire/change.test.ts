@@ -28,7 +28,7 @@ const edit: Change = {
 const reading = {
   id: ID,
   kind: 'job.reading',
-  reading: { length: 'mm', finest: 32, metricStep: '1/2', rounding: 'up' },
+  reading: { length: 'mm', finest: 32, metricStep: '1/2', rounding: 'up', fractions: 'held' },
 };
 
 describe('a change on the wire', () => {

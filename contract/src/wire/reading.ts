@@ -8,5 +8,7 @@ export const readingWire = z.strictObject({
   /** Millimetres, exactly: "5", "1/2". */
   metricStep: z.string().regex(/^[1-9]\d{0,5}(\/[1-9]\d{0,5})?$/),
   rounding: z.enum(['nearest', 'up', 'down']),
+  /** 6/32 in lowest terms, or held at the finest division. */
+  fractions: z.enum(['lowest', 'held']),
 });
 export type ReadingWire = z.infer<typeof readingWire>;

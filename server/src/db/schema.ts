@@ -28,6 +28,8 @@ export const account = pgTable('account', {
 export const lengthStyle = pgEnum('length_style', ['ft-in', 'in', 'ft', 'in-dec', 'yd', 'm', 'cm', 'mm']);
 export const roundingDirection = pgEnum('rounding_direction', ['nearest', 'up', 'down']);
 
+export const fractionTerms = pgEnum('fraction_terms', ['lowest', 'held']);
+
 export const job = pgTable(
   'job',
   {
@@ -45,6 +47,7 @@ export const job = pgTable(
     finest: integer('finest').notNull().default(16),
     metricStep: text('metric_step').notNull().default('1'),
     rounding: roundingDirection('rounding').notNull().default('nearest'),
+    fractions: fractionTerms('fractions').notNull().default('lowest'),
     createdAt,
     deletedAt,
   },

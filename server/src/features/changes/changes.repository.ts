@@ -65,10 +65,10 @@ export async function updateLine(
 
 /** How the job reads from now on. */
 export async function saveReading(db: Executor, jobId: string, reading: ReadingWire): Promise<JobRow> {
-  const { length, finest, metricStep, rounding } = reading;
+  const { length, ...rest } = reading;
   const [saved] = await db
     .update(job)
-    .set({ lengthStyle: length, finest, metricStep, rounding })
+    .set({ lengthStyle: length, ...rest })
     .where(eq(job.id, jobId))
     .returning();
   return saved as JobRow;

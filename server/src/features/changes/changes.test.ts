@@ -43,7 +43,7 @@ const anEdit = (add: Add, base: number | string, source: string): Change => ({
 const aReading = (more: object = {}): Change => ({
   id: uuidv7(),
   kind: 'job.reading',
-  reading: { length: 'mm', finest: 32, metricStep: '1/2', rounding: 'up', ...more },
+  reading: { length: 'mm', finest: 32, metricStep: '1/2', rounding: 'up', fractions: 'held', ...more },
 });
 
 async function send(changes: readonly Change[], to = jobId) {
@@ -153,9 +153,20 @@ describe('the one path for writes', () => {
     const again = await send([first]);
     expect(again.body).toMatchObject({
       revision: 2,
-      results: [{ status: 'reads', reading: { length: 'ft-in', finest: 32, metricStep: '5', rounding: 'up' } }],
+      results: [
+        {
+          status: 'reads',
+          reading: { length: 'ft-in', finest: 32, metricStep: '5', rounding: 'up', fractions: 'held' },
+        },
+      ],
     });
-    expect((await stored()).reading).toEqual({ length: 'ft-in', finest: 32, metricStep: '5', rounding: 'up' });
+    expect((await stored()).reading).toEqual({
+      length: 'ft-in',
+      finest: 32,
+      metricStep: '5',
+      rounding: 'up',
+      fractions: 'held',
+    });
     const other = { ...aReading({ finest: 8 }), id: first.id };
     expect((await send([other])).body.results).toMatchObject([{ status: 'refused', code: 'change.id_reused' }]);
   });

@@ -11,8 +11,8 @@ export function lineToWire(row: LineRow): LineWire {
   return { id, kind, number, position, source, label, note, revision, deleted: deletedAt !== null };
 }
 
-export function readingToWire({ lengthStyle, finest, metricStep, rounding }: JobRow): ReadingWire {
-  return { length: lengthStyle, finest, metricStep, rounding };
+export function readingToWire({ lengthStyle, finest, metricStep, rounding, fractions }: JobRow): ReadingWire {
+  return { length: lengthStyle, finest, metricStep, rounding, fractions };
 }
 
 /** Jobs of an account with the count of their lines that are worked out. */

@@ -1,30 +1,29 @@
 <script setup lang="ts">
 /** The main screen: slate, entry, reading, keys and story stick together. */
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, shallowRef, watch } from 'vue';
-import { useEventListener, useMediaQuery } from '@vueuse/core';
-import { CircleHelp, Settings2, Undo2 } from 'lucide-vue-next';
-import { reckon, referencesOf, repeatedStep, wholeTimes, type Reckoned } from '@sprell/core';
-import { remember, remembered } from '../../adapters/local-memory.ts';
+import { useMediaQuery } from '@vueuse/core';
+import { isMetric, labelColon, reckon, repeatedStep, wholeTimes, type Reckoned } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
 import { useComfort } from '../comfort/comfort.store.ts';
-import JobPicker from '../job/JobPicker.vue';
-import { useJobStore, type ReadingChange } from '../job/job.store.ts';
+import { changedStyle, type ReadingChange } from '../job/job-reading.ts';
+import { useJobStore } from '../job/job.store.ts';
 import { nameOf, type WorkedRow } from '../job/slate-row.ts';
+import BenchHead from './BenchHead.vue';
 import ConflictNotice from './ConflictNotice.vue';
+import { useBenchEntry } from './entry/bench-entry.ts';
 import { insert, reference } from './entry/edits.ts';
 import EntryField from './entry/EntryField.vue';
 import { useHand } from './entry/hand.ts';
 import FirstHint from './FirstHint.vue';
 import type { Hint } from './first-hints.ts';
-import KeepStateText from './KeepStateText.vue';
 import KeyBoard from './keys/KeyBoard.vue';
 import { withReading } from './reading/reading-change.ts';
 import ReadingPanel from './reading/ReadingPanel.vue';
 import SlatePanel from './slate/SlatePanel.vue';
 import MarkStick from './stick/MarkStick.vue';
+import { usedBy, type Used } from './used.ts';
 
 // Not on the first screen: they come when they are wanted.
-
 const ComfortPanel = defineAsyncComponent(() => import('../comfort/ComfortPanel.vue'));
 const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'));
 
@@ -33,8 +32,10 @@ const hand = useHand();
 const { comfort, putAway } = useComfort();
 const isTouch = useMediaQuery('(pointer: coarse)');
 
-/** The unfinished entry outlives a reload. */
-const entry = ref(remembered<string>('entry') ?? '');
+const workedRows = computed(() => store.rows.filter((row) => row.kind === 'worked'));
+const { entry, cleared, recall, begin, clear, bringBack } = useBenchEntry(() =>
+  workedRows.value.map((row) => row.entry),
+);
 /** How the reading of the entry in hand is to differ from the job's. */
 const change = ref<ReadingChange>({});
 /** The entry is to stand above this line. */
@@ -43,22 +44,18 @@ const insertsAbove = computed(() => {
   const line = store.rows.find((row) => row.line.id === insertBefore.value)?.line;
   return line && nameOf(line);
 });
-const cleared = ref<string>();
 const slate = ref<InstanceType<typeof SlatePanel>>();
 const entryField = ref<InstanceType<typeof EntryField>>();
 const shows = ref<'comfort' | 'shortcuts'>();
 
-watch(entry, (text, before) => {
+watch(entry, (_, before) => {
   // How the last line was looked at is not how the next one is to read.
   if (before === '') change.value = {};
-  rememberSoon(text);
-  if (text !== '') cleared.value = undefined;
 });
 
 const ownKeys = computed(() => comfort.showKeys && isTouch.value);
-const style = computed(() => ({ ...store.style, ...change.value }));
-const isMetric = computed(() => ['m', 'cm', 'mm'].includes(store.style.length));
-const workedRows = computed(() => store.rows.filter((row) => row.kind === 'worked'));
+const style = computed(() => changedStyle(store.style, change.value));
+const metric = computed(() => isMetric(store.style.length));
 const lastRow = computed(() =>
   workedRows.value.reduce<WorkedRow | undefined>(
     (last, row) => (last === undefined || row.line.number > last.line.number ? row : last),
@@ -89,27 +86,14 @@ const whole = computed(() => {
   return parsed?.entry && wholeTimes(parsed.entry, parsed.source, store.scope(), style.value);
 });
 
-interface Used {
-  readonly lines: ReadonlySet<number>;
-  readonly marks: ReadonlySet<string>;
-}
-function isSame<T>(one: ReadonlySet<T>, other: ReadonlySet<T>): boolean {
-  return one.size === other.size && [...one].every((each) => other.has(each));
-}
-
 /** What the entry in hand uses lights up where it stands. */
-const used = computed<Used>((before) => {
-  const references = referencesOf(inHand.value?.parsed.entry);
-  const lines = new Set(references.lines);
-  const numbers = workedRows.value.map(({ line }) => line.number);
-  for (const [from, to] of references.runs) {
-    const [first, last] = [numbers.indexOf(from), numbers.indexOf(to)];
-    if (first !== -1) for (const number of numbers.slice(first, last + 1)) lines.add(number);
-  }
-  const now = { lines, marks: new Set(references.marks) };
-  // The same for as long as it holds the same, so that the slate is not drawn anew at every key.
-  return before && isSame(before.lines, now.lines) && isSame(before.marks, now.marks) ? before : now;
-});
+const used = computed<Used>((before) =>
+  usedBy(
+    inHand.value?.parsed.entry,
+    workedRows.value.map(({ line }) => line.number),
+    before,
+  ),
+);
 
 function writeEntry(text: string): void {
   entry.value = text;
@@ -136,22 +120,10 @@ function landText(text: string): void {
 
 function afterLanding(): void {
   const stays = insertBefore.value !== undefined;
-  entry.value = '';
+  begin();
   change.value = {};
-  recalled = undefined;
   insertBefore.value = undefined;
   if (!stays) void slate.value?.showFoot();
-}
-
-/** Earlier entries come back one by one, to be changed and run again; below the last stands what was being written. */
-let recalled: { readonly at: number; readonly draft: string } | undefined;
-function recall(by: -1 | 1): void {
-  const entries = workedRows.value.map((row) => row.entry);
-  const at = (recalled?.at ?? entries.length) + by;
-  if (at < 0 || (recalled === undefined && by === 1)) return;
-  const draft = recalled?.draft ?? entry.value;
-  recalled = at >= entries.length ? undefined : { at, draft };
-  entry.value = recalled === undefined ? draft : (entries[at] as string);
 }
 
 /** The last step again, on its result. */
@@ -179,17 +151,21 @@ function useMark(name: string): void {
   hand.active?.focus();
 }
 
-const canKeep = computed(() =>
-  reckoned.value ? reckoned.value.issue === undefined && reckoned.value.outcome?.kind === 'quantity' : hasLast.value,
-);
+/** What would be kept: the entry as it is written, unless it keeps itself already, or else the last result. */
+const canKeep = computed(() => {
+  if (!reckoned.value) return hasLast.value;
+  const { issue, outcome, parsed } = reckoned.value;
+  return issue === undefined && outcome?.kind === 'quantity' && parsed.entry?.assignment === undefined;
+});
 function keepAs(name: string): void {
   putAway('keep');
-  const inHand = reckoned.value?.parsed.entry;
-  if (inHand === undefined) landText(`${name} = #${lastRow.value?.line.number}`);
-  else if (inHand.assignment === undefined) {
-    entry.value = `${name} = ${entry.value.slice(inHand.label === undefined ? 0 : entry.value.search(/[:\uff1a]/u) + 1).trim()}`;
-    land();
+  if (reckoned.value === undefined) {
+    landText(`${name} = #${lastRow.value?.line.number}`);
+    return;
   }
+  const behindLabel = (labelColon(entry.value) ?? -1) + 1;
+  entry.value = `${entry.value.slice(0, behindLabel)} ${name} = ${entry.value.slice(behindLabel).trim()}`.trim();
+  land();
 }
 
 /** For the entry in hand the change waits until it lands; a line on the slate is written with it. */
@@ -206,43 +182,29 @@ function widenReading(to: 'line' | 'job' | 'always'): void {
 }
 
 function clearEntry(): void {
-  cleared.value = entry.value;
-  entry.value = '';
+  clear();
   change.value = {};
-  recalled = undefined;
 }
 
 /** What the hints for the first day can speak of now; what was done by itself needs none. */
 const hintsThere = computed(() => {
   const there = new Set<Hint>();
-  if (comfort.showKeys && !isMetric.value) there.add('fraction');
+  if (comfort.showKeys && !metric.value) there.add('fraction');
   if (workedRows.value.length > 0) there.add('use').add('anew');
   if (inHand.value?.reading?.steps !== undefined) there.add('finest');
   if (comfort.showStick && canKeep.value) there.add('keep');
   return there;
 });
 
-/** The unfinished entry is written down behind the frame that shows it, and at once when the page is left. */
-let writing: ReturnType<typeof setTimeout> | undefined;
-function rememberSoon(text: string): void {
-  clearTimeout(writing);
-  writing = setTimeout(() => rememberEntry(text), 50);
-}
-function rememberEntry(text: string): void {
-  remember('entry', text === '' ? undefined : text);
-}
-useEventListener(window, 'pagehide', () => rememberEntry(entry.value));
-useEventListener(document, 'visibilitychange', () => rememberEntry(entry.value));
-
 const undoSays = computed(() => (cleared.value === undefined ? store.undoSays : 'Bring the entry back'));
 function undo(): void {
-  if (cleared.value !== undefined) {
-    entry.value = cleared.value;
-    cleared.value = undefined;
-  } else store.undo();
+  if (cleared.value === undefined) store.undo();
+  else bringBack();
 }
 
 function byKey(event: KeyboardEvent): void {
+  // An editor that took a change of its own back has said so.
+  if (event.defaultPrevented) return;
   const target = event.target as HTMLElement;
   const isWriting = target.isContentEditable || target instanceof HTMLInputElement;
   const isEmpty = target instanceof HTMLInputElement ? target.value === '' : entry.value === '';
@@ -282,33 +244,14 @@ onMounted(async () => {
     :class="{ left: comfort.leftHanded, 'no-stick': !comfort.showStick, editing: redrafted !== undefined }"
     @keydown="byKey"
   >
-    <header class="head">
-      <h1>Sprell</h1>
-      <JobPicker class="jobs" @choose="chooseJob" />
-      <KeepStateText class="state" :state="store.keepState" />
-      <PlainButton
-        class="undo"
-        :disabled="undoSays === undefined"
-        :title="undoSays ?? 'Nothing to undo'"
-        data-test="undo"
-        @pointerdown.prevent
-        @click="undo"
-        ><Undo2 :size="20" aria-hidden="true" /><span class="undo-word">Undo</span></PlainButton
-      >
-      <RouterLink class="icon" to="/help" title="How to write an entry"
-        ><CircleHelp :size="22" aria-hidden="true" /><span class="sr-only">How to write an entry</span></RouterLink
-      >
-      <button
-        type="button"
-        class="icon"
-        aria-label="Looks and comfort"
-        title="Looks and comfort"
-        data-test="comfort"
-        @click="shows = 'comfort'"
-      >
-        <Settings2 :size="22" aria-hidden="true" />
-      </button>
-    </header>
+    <BenchHead
+      class="head"
+      :state="store.keepState"
+      :undo-says="undoSays"
+      @job="chooseJob"
+      @undo="undo"
+      @comfort="shows = 'comfort'"
+    />
 
     <div class="notices">
       <p v-if="store.failure" class="failure" role="alert">
@@ -389,7 +332,7 @@ onMounted(async () => {
       v-if="comfort.showKeys"
       class="keys"
       :finest="style.finest"
-      :metric="isMetric"
+      :metric
       :decimal-comma="store.style.decimalComma"
       :has-last="hasLast"
       :can-repeat="again !== undefined && entry === ''"
@@ -430,34 +373,6 @@ onMounted(async () => {
 }
 .head {
   grid-area: head;
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  padding: 4px 16px;
-  border-bottom: 2px solid var(--ink);
-}
-h1 {
-  margin: 0;
-  font-size: 22px;
-  font-weight: 600;
-  letter-spacing: 0.02em;
-}
-.jobs {
-  width: 260px;
-}
-.icon {
-  display: inline-flex;
-  align-items: center;
-  justify-content: center;
-  min-width: var(--touch);
-  min-height: var(--touch);
-  border: 0;
-  background: none;
-  color: var(--ink);
-  cursor: pointer;
-}
-.state {
-  margin-left: auto;
 }
 .notices {
   grid-area: notices;
@@ -560,26 +475,6 @@ h1 {
   .editing .hand,
   .editing .stick {
     display: none;
-  }
-  .head {
-    gap: 4px;
-    padding: 0 8px;
-  }
-  h1 {
-    position: absolute;
-    clip-path: inset(50%);
-  }
-  .undo-word {
-    position: absolute;
-    clip-path: inset(50%);
-  }
-  .state {
-    font-size: 13px;
-  }
-  .jobs {
-    flex: 1;
-    width: auto;
-    min-width: 0;
   }
   .hand {
     padding: 4px 8px;

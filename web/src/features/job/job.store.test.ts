@@ -17,7 +17,13 @@ class FakeServer {
     line: this.apply(change),
   });
   readonly lines = new Map<string, LineWire>();
-  reading: JobWire['reading'] = { length: 'ft-in', finest: 16, metricStep: '1', rounding: 'nearest' };
+  reading: JobWire['reading'] = {
+    length: 'ft-in',
+    finest: 16,
+    metricStep: '1',
+    rounding: 'nearest',
+    fractions: 'lowest',
+  };
   #revision = 0;
 
   apply(change: LineChange): LineWire {

@@ -6,19 +6,15 @@ import {
   type JobWire,
   type LineChange,
   type LineWire,
-  type ReadingWire,
 } from '@sprell/contract';
 import {
   bindLast,
   DEFAULT_STYLE,
   exactText,
   fromStored,
-  parseRational,
-  rationalToText,
   readQuantity,
   toStored,
   valueForLine,
-  type ReadingStyle,
   type Scope,
   type WorkedLine,
 } from '@sprell/core';
@@ -28,13 +24,11 @@ import { computed, ref, shallowRef } from 'vue';
 import { jobServer } from '../../adapters/job-server-loader.ts';
 import { remember, remembered } from '../../adapters/local-memory.ts';
 import { RequestFailure } from '../../adapters/request-failure.ts';
+import { useJobReading } from './job-reading.ts';
 import { Outbox, type KeepState } from './outbox.ts';
 import { SlateKeeper } from './slate-keeper.ts';
 import { isWorked, nameOf, splitLabel, withLabel, wordsOf, type SlateRow, type WorkedRow } from './slate-row.ts';
 import { UndoStack, type Inverse, type LineContent } from './undo-stack.ts';
-
-/** How readings are to differ from what they were. */
-export type ReadingChange = Partial<Pick<ReadingStyle, 'length' | 'finest' | 'rounding'>>;
 
 /** A change of one's own that met another's: both are kept until one is chosen. */
 export interface Conflict {
@@ -56,9 +50,14 @@ export const useJobStore = defineStore('job', () => {
   /** Ids of lines whose result changed with the last change. */
   const changed = shallowRef<ReadonlySet<string>>(new Set());
   const keepState = computed<KeepState>(() => outbox.value?.state.value ?? { kind: 'kept' });
-  /** What was chosen for good on this device. */
-  const forGood = shallowRef<ReadingChange>(remembered<ReadingChange>('reading') ?? {});
-  const style = computed<ReadingStyle>(() => ({ ...styleOf(job.value), ...forGood.value }));
+  const { style, forGood, setReading, setReadingForGood } = useJobReading(
+    () => job.value?.reading,
+    (reading) => {
+      if (!job.value) return;
+      job.value = { ...job.value, reading };
+      outbox.value?.add({ id: uuidv7(), kind: 'job.reading', reading });
+    },
+  );
 
   let keeper = new SlateKeeper(DEFAULT_STYLE, () => undefined);
   let lines = new Map<string, LineWire>();
@@ -93,7 +92,7 @@ export const useJobStore = defineStore('job', () => {
     remember('job', rest.id);
     nextNumber = rest.nextNumber;
     lines = new Map(loaded.map((line) => [line.id, line]));
-    keeper = new SlateKeeper(styleOf(rest), showChanged);
+    keeper = new SlateKeeper(style.value, showChanged);
     pendingChange.clear();
     outbox.value = new Outbox(rest.id, settle);
     undoStack = new UndoStack(rest.id);
@@ -320,27 +319,6 @@ export const useJobStore = defineStore('job', () => {
     write(line, { position: positionAt(others, others[to]?.line.id), source, label, note });
   }
 
-  /** How the lengths of this job read from now on. It goes before what was chosen for good on this device. */
-  function setReading(wanted: ReadingChange): void {
-    if (!job.value) return;
-    const { length, finest, rounding, metricStep } = { ...style.value, ...wanted };
-    const reading: ReadingWire = { length, finest, rounding, metricStep: rationalToText(metricStep) };
-    job.value = { ...job.value, reading };
-    const left = Object.entries(forGood.value).filter(([key]) => !(key in wanted));
-    rememberForGood(Object.fromEntries(left));
-    outbox.value?.add({ id: uuidv7(), kind: 'job.reading', reading });
-  }
-
-  /** How lengths read in every job on this device, whatever the job says. */
-  function setReadingForGood(wanted: ReadingChange): void {
-    rememberForGood({ ...forGood.value, ...wanted });
-  }
-
-  function rememberForGood(wanted: ReadingChange): void {
-    forGood.value = wanted;
-    remember('reading', Object.keys(wanted).length === 0 ? undefined : wanted);
-  }
-
   /** A sentence that names the lines using a line; undefined when none does. */
   function usersOf(lineId: string): string | undefined {
     const users = keeper.slate.usersOf(lineId).map(({ number }) => `#${number}`);
@@ -464,18 +442,6 @@ export const useJobStore = defineStore('job', () => {
     scope,
   };
 });
-
-function styleOf(job: Omit<JobWire, 'lines'> | undefined): ReadingStyle {
-  if (!job) return DEFAULT_STYLE;
-  const { length, finest, metricStep, rounding } = job.reading;
-  return {
-    ...DEFAULT_STYLE,
-    length,
-    finest,
-    rounding,
-    metricStep: parseRational(metricStep) ?? DEFAULT_STYLE.metricStep,
-  };
-}
 
 /** The place above a line, or at the foot. */
 function positionAt(rows: readonly SlateRow[], beforeId: string | undefined): string {

@@ -1,11 +1,18 @@
 <script setup lang="ts">
 /** Finest mark, rounding and unit of the reading, changed where it stands: for this reading, for the job, or for good. */
 import { computed, ref } from 'vue';
-import type { LengthStyle, ReadingStyle, RoundingDirection } from '@sprell/core';
+import {
+  isMetric,
+  parseRational,
+  rationalToText,
+  type LengthStyle,
+  type ReadingStyle,
+  type RoundingDirection,
+} from '@sprell/core';
 import PlainButton from '../../../ui/PlainButton.vue';
 import SizeText from '../../../ui/SizeText.vue';
-import type { ReadingChange } from '../../job/job.store.ts';
-import { LENGTH_NAMES } from './reading-change.ts';
+import type { ReadingChange } from '../../job/job-reading.ts';
+import { LENGTH_NAMES, METRIC_STEPS, stepText } from './reading-change.ts';
 
 const props = defineProps<{
   /** How the reading is written now. */
@@ -28,6 +35,11 @@ const ROUNDINGS: readonly (readonly [RoundingDirection, string, string])[] = [
   ['up', 'up', 'to the next mark, so that it is never too short'],
   ['down', 'down', 'to the mark below, so that it always fits'],
 ];
+/** A fraction in lowest terms, or held at the finest division: one of them puzzles where the other is asked for. */
+const HELD: readonly (readonly [ReadingStyle['fractions'], string, string])[] = [
+  ['lowest', '3⁄16', 'fractions in lowest terms'],
+  ['held', '6⁄32', 'fractions held at the finest division'],
+];
 const LENGTHS: readonly (readonly [LengthStyle, string])[] = [
   ['ft-in', 'ft in'],
   ['in', 'in'],
@@ -38,7 +50,11 @@ const LENGTHS: readonly (readonly [LengthStyle, string])[] = [
   ['mm', 'mm'],
 ];
 
-const isMetric = computed(() => ['m', 'cm', 'mm'].includes(props.style.length));
+const metric = computed(() => isMetric(props.style.length));
+const metricSteps = METRIC_STEPS.map((step) => ({
+  step,
+  face: stepText(parseRational(step) ?? props.style.metricStep),
+}));
 const isChanged = computed(() => Object.keys(props.change).length > 0);
 const lengthFace = computed(() => LENGTHS.find(([length]) => length === props.style.length)?.[1] ?? '');
 const roundingFace = computed(() => ROUNDINGS.find(([rounding]) => rounding === props.style.rounding)?.[1] ?? '');
@@ -58,14 +74,14 @@ function choose(change: ReadingChange): void {
       <slot />
       <template v-if="isLength">
         <button
-          v-if="!isMetric"
           type="button"
           class="chip"
           :aria-expanded="opened === 'finest'"
           data-test="finest"
           @click="toggle('finest')"
         >
-          <span class="what">to</span> <SizeText :text="`1⁄${style.finest}″`" />
+          <span class="what">to</span> <template v-if="metric">{{ stepText(style.metricStep) }} mm</template
+          ><SizeText v-else :text="`1⁄${style.finest}″`" />
         </button>
         <button
           type="button"
@@ -96,7 +112,20 @@ function choose(change: ReadingChange): void {
       :aria-label="opened === 'finest' ? 'Finest mark' : opened === 'rounding' ? 'Rounding' : 'Unit'"
       @pointerdown.prevent
     >
-      <template v-if="opened === 'finest'">
+      <template v-if="opened === 'finest' && metric">
+        <button
+          v-for="{ step, face } in metricSteps"
+          :key="step"
+          type="button"
+          class="option"
+          :aria-pressed="step === rationalToText(style.metricStep)"
+          :data-step="step"
+          @click="choose({ metricStep: step })"
+        >
+          {{ face }}
+        </button>
+      </template>
+      <template v-else-if="opened === 'finest'">
         <button
           v-for="finest in FINEST"
           :key="finest"
@@ -107,6 +136,19 @@ function choose(change: ReadingChange): void {
           @click="choose({ finest })"
         >
           <SizeText :text="`1⁄${finest}`" />
+        </button>
+        <button
+          v-for="[fractions, face, about] in HELD"
+          :key="fractions"
+          type="button"
+          class="option"
+          :aria-pressed="fractions === style.fractions"
+          :aria-label="about"
+          :title="about"
+          :data-fractions="fractions"
+          @click="choose({ fractions })"
+        >
+          <SizeText :text="face" />
         </button>
       </template>
       <template v-else-if="opened === 'rounding'">

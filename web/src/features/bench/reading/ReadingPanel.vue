@@ -19,7 +19,7 @@ import SizeText from '../../../ui/SizeText.vue';
 import { afterPaint } from '../../../ui/after-paint.ts';
 import { useComfort } from '../../comfort/comfort.store.ts';
 import AlsoReads from './AlsoReads.vue';
-import type { ReadingChange } from '../../job/job.store.ts';
+import type { ReadingChange } from '../../job/job-reading.ts';
 import ReadingChoices from './ReadingChoices.vue';
 import { roundingWords } from './rounding-words.ts';
 import TapePicture from './TapePicture.vue';

@@ -18,6 +18,7 @@ describe('a reading of one line alone', () => {
     ],
     ['in millimetres', `5' 3"`, { length: 'mm' as const }, DEFAULT_STYLE, `5' 3" to mm`, '1600 mm'],
     ['metric and down', '1 m / 3', { rounding: 'down' as const }, METRIC, '1 m / 3 down to 1 mm', '333 mm'],
+    ['to half a millimetre', '1 m / 3', { metricStep: '1/2' }, METRIC, '1 m / 3 to 0.5 mm', '333.5 mm'],
     [
       'instead of what stood there',
       `5' 3 5/32" to in to 1/8`,

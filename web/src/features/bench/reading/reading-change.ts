@@ -1,5 +1,5 @@
-import { parse, type LengthStyle, type ReadingStyle } from '@sprell/core';
-import type { ReadingChange } from '../../job/job.store.ts';
+import { isMetric, parse, type LengthStyle, type Rational, type ReadingStyle } from '@sprell/core';
+import { changedStyle, type ReadingChange } from '../../job/job-reading.ts';
 
 export const LENGTH_NAMES: Readonly<Record<LengthStyle, string>> = {
   'ft-in': 'feet and inches',
@@ -23,7 +23,12 @@ const WORDS: Readonly<Record<LengthStyle, string>> = {
   mm: 'to mm',
 };
 
-const isMetric = (length: LengthStyle) => length === 'm' || length === 'cm' || length === 'mm';
+/** Finest divisions of a metric tape, in millimetres as they are stored; all have a short decimal. */
+export const METRIC_STEPS = ['10', '5', '1', '1/2', '1/10'] as const;
+
+export function stepText({ num, den }: Rational): string {
+  return String(Number(num) / Number(den));
+}
 
 /**
  * The entry with its own way of reading at its end, so that the line keeps it: `5' 3" to 1/32`. What stood there before
@@ -32,10 +37,11 @@ const isMetric = (length: LengthStyle) => length === 'm' || length === 'cm' || l
 export function withReading(entry: string, change: ReadingChange, style: ReadingStyle): string {
   const directives = parse(entry, style).entry?.directives ?? [];
   const value = entry.slice(0, directives[0]?.start ?? entry.length).trimEnd();
-  const { length = style.length, finest = style.finest, rounding = style.rounding } = change;
+  const { length, finest, rounding } = changedStyle(style, change);
   const words = change.length === undefined ? [] : [WORDS[change.length]];
-  if (change.finest !== undefined || change.rounding !== undefined) {
-    const step = isMetric(length) ? `${Number(style.metricStep.num) / Number(style.metricStep.den)} mm` : `1/${finest}`;
+  if (change.finest !== undefined || change.metricStep !== undefined || change.rounding !== undefined) {
+    const { metricStep } = changedStyle(style, change);
+    const step = isMetric(length) ? `${stepText(metricStep)} mm` : `1/${finest}`;
     words.push(
       rounding === 'nearest'
         ? `to ${change.rounding === undefined ? '' : 'nearest '}${step}`

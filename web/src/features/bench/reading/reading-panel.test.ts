@@ -121,6 +121,19 @@ describe('how a reading is changed where it stands', () => {
     expect(panel.emitted('change')).toEqual([[{ finest: 32 }], [{ rounding: 'up' }], [{ length: 'mm' }]]);
   });
 
+  it('offers the steps of a metric tape for a metric reading, and fractions held or in lowest terms for the other', async () => {
+    const metric = aReading('1 m / 3', { style: METRIC });
+    expect(metric.get('[data-test=finest]').text()).toBe('to 1 mm');
+    await metric.get('[data-test=finest]').trigger('click');
+    expect(metric.findAll('[data-step]').map((option) => option.text())).toEqual(['10', '5', '1', '0.5', '0.1']);
+    await metric.get('[data-step="1/2"]').trigger('click');
+    expect(metric.emitted('change')).toEqual([[{ metricStep: '1/2' }]]);
+    const inches = aReading(`3/16"`);
+    await inches.get('[data-test=finest]').trigger('click');
+    await inches.get('[data-fractions=held]').trigger('click');
+    expect(inches.emitted('change')).toEqual([[{ fractions: 'held' }]]);
+  });
+
   it('says for what a change holds, and lets it hold for more', async () => {
     expect(aReading(`5'`).find('[data-test=reading-scope]').exists()).toBe(false);
     const panel = aReading(`5'`, { change: { finest: 32 } });
