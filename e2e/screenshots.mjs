@@ -1,3 +1,4 @@
+/* global document, localStorage, setTimeout */
 /** Takes the pictures of docs/screenshots from the built application with the demo jobs: node e2e/screenshots.mjs */
 import { mkdirSync } from 'node:fs';
 import puppeteer from 'puppeteer-core';
@@ -8,33 +9,53 @@ import { at } from '../tools/lib/paths.mjs';
 import { startServer } from '../tools/lib/server-process.mjs';
 
 const ENTRY = `(12' 3 5/8" - 2 * 3 1/2") / 7`;
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844, phone: true };
+const TABLET = { width: 768, height: 1024, phone: true };
 
-/** Each picture: its size, and what is done before it is taken. */
+const write = (entry) => async (page) => {
+  await page.focus('.hand [data-test=entry]');
+  await page.keyboard.type(entry);
+};
+/** Touches the words of a line, so that it is written anew. */
+const writeAnew = (number) => async (page) => {
+  await page.evaluate((line) => {
+    const list = document.querySelector('.lines');
+    list?.scrollTo(0, line * 58);
+  }, number);
+  await page.waitForSelector(`[data-line="${number}"] .body`);
+  await page.click(`[data-line="${number}"] .body`);
+};
+
+/** Each picture: its size, its look, and what is done before it is taken. */
 const PICTURES = [
-  { name: 'bench', width: 1280, height: 800, prepare: (page) => page.type('[data-test=entry]', ENTRY) },
+  { name: 'bench', ...DESK, prepare: write(ENTRY) },
+  { name: 'bench-night', ...DESK, look: 'night', prepare: writeAnew(17) },
+  { name: 'bench-sun', ...DESK, look: 'sun', prepare: write('#2 - 2 * (5 1/2" + rail / 14') },
+  { name: 'bench-whole-times', ...DESK, prepare: write(`hyp(24' 5"; 12') / 16"`) },
+  { name: 'bench-phone', ...PHONE, prepare: write(ENTRY) },
+  { name: 'bench-phone-night', ...PHONE, look: 'night', prepare: writeAnew(20) },
+  { name: 'bench-tablet', ...TABLET, prepare: write(ENTRY) },
   {
-    name: 'bench-whole-times',
-    width: 1280,
-    height: 800,
-    prepare: (page) => page.type('[data-test=entry]', `hyp(24' 5"; 12') / 16"`),
+    name: 'comfort',
+    ...DESK,
+    prepare: async (page) => {
+      await page.click('[data-test=comfort]');
+      await page.waitForSelector('[data-test=comfort-gloves]');
+    },
   },
   {
     name: 'help',
-    width: 1280,
-    height: 800,
+    ...DESK,
     prepare: async (page) => {
       await page.click('[href="/help"]');
       await page.waitForSelector('table');
     },
   },
-  {
-    name: 'bench-phone',
-    width: 390,
-    height: 844,
-    phone: true,
-    prepare: (page) => page.type('[data-test=entry]', ENTRY),
-  },
 ];
+
+/** Nobody who is shown a picture is new here. */
+const HINTS_SEEN = ['fraction', 'use', 'finest', 'keep', 'anew'];
 
 await buildServer();
 await buildWeb();
@@ -56,12 +77,17 @@ const browser = await puppeteer.launch({
 });
 try {
   mkdirSync(at('docs', 'screenshots'), { recursive: true });
-  for (const { name, width, height, phone = false, prepare } of PICTURES) {
+  for (const { name, width, height, phone = false, look = 'timber', prepare } of PICTURES) {
     const context = await browser.createBrowserContext();
     const page = await context.newPage();
     await page.setViewport({ width, height, isMobile: phone, hasTouch: phone });
+    await page.evaluateOnNewDocument(
+      (comfort) => localStorage.setItem('sprell.comfort', comfort),
+      JSON.stringify({ look, hintsSeen: HINTS_SEEN }),
+    );
     await page.goto(`http://127.0.0.1:${server.port}/`, { waitUntil: 'networkidle0' });
     await prepare(page);
+    await new Promise((resolve) => setTimeout(resolve, 800));
     await page.screenshot({ path: at('docs', 'screenshots', `${name}.png`) });
     await context.close();
   }

@@ -62,6 +62,9 @@ describe('a carpenter at the bench', () => {
     expect(await bench.reading()).toBe('8′');
     await bench.type(`3"`);
     expect(await bench.reading()).toBe('8′ 6″');
+    await bench.page.waitForSelector('.entry-ghost');
+    await bench.type(' + 1/4"');
+    await bench.page.waitForFunction(() => document.querySelector('.entry-ghost')?.textContent === ')');
     await bench.clear();
     await bench.type(`5' + 3`);
     expect(await bench.text('.message p')).toContain('unit');

@@ -139,7 +139,7 @@ describe('how it reads', () => {
     const { page } = bench;
     await bench.type(`7' 3/32"`);
     await page.click('[data-test=finest]');
-    await page.click('[data-finest="32"]');
+    await page.click('[data-option="32"]');
     expect(await bench.reading()).toBe('7′ 3⁄32″');
     expect(await bench.text('[data-test=reading-scope]')).toContain('For this reading only.');
     await bench.press('Enter');
@@ -149,7 +149,7 @@ describe('how it reads', () => {
     expect(await bench.result(other)).toBe('7′ 1⁄8″');
     await bench.type(`1"`);
     await page.click('[data-test=finest]');
-    await page.click('[data-finest="64"]');
+    await page.click('[data-option="64"]');
     await page.click('[data-test=for-the-job]');
     expect(await bench.result(other)).toBe('7′ 3⁄32″');
     await bench.clear();
@@ -162,7 +162,7 @@ describe('how it reads', () => {
     const bench = await thePorch();
     await bench.page.browserContext().overridePermissions(inject('address'), ['clipboard-read', 'clipboard-write']);
     await bench.page.bringToFront();
-    await bench.type(`10' / 7`);
+    await bench.type(`10' / 7 to 1/16`);
     const copied = async (what: string) => {
       await bench.page.click(`[data-test=${what}]`);
       await bench.page.waitForFunction(

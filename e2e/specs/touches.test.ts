@@ -62,7 +62,7 @@ describe('touches, from an empty entry to the answer', () => {
       'the answer at another finest division',
       await counting(async (thumb) => {
         await thumb.touch('[data-test=finest]');
-        await thumb.touch('[data-finest="8"]');
+        await thumb.touch('[data-option="8"]');
         expect(await bench.reading()).toBe('56′ 2 1⁄4″');
       }),
     );

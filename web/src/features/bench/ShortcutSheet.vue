@@ -1,17 +1,8 @@
 <script setup lang="ts">
 /** What the physical keyboard does on the bench. */
+import { SHORTCUTS } from '../help/shortcuts.ts';
+
 const emit = defineEmits<{ close: [] }>();
-const SHORTCUTS: readonly (readonly [string, string])[] = [
-  ['Enter', 'puts the entry on the slate'],
-  ['↑ ↓', 'brings earlier entries back, to be changed and run again'],
-  ['Tab', 'takes the first suggestion'],
-  ['+ − × ÷ ^', 'in an empty entry: goes on from the last result'],
-  ['Alt A', 'does the last step again on its result'],
-  ['Ctrl Z', 'takes a change of the entry back; with an empty entry, the last change of the slate'],
-  ['Esc', 'closes the suggestions; leaves a line that is being written anew'],
-  ['← →', 'on the drawn inch: the next division; Enter puts it in'],
-  ['?', 'this sheet, while nothing is being written'],
-];
 </script>
 
 <template>
@@ -24,8 +15,8 @@ const SHORTCUTS: readonly (readonly [string, string])[] = [
     @close="emit('close')"
   >
     <dl class="sheet">
-      <div v-for="[key, about] in SHORTCUTS" :key="key">
-        <dt>{{ key }}</dt>
+      <div v-for="{ keys, about } in SHORTCUTS" :key="keys">
+        <dt>{{ keys }}</dt>
         <dd>{{ about }}</dd>
       </div>
     </dl>

@@ -2,6 +2,7 @@
 /** How an entry is written: the same table that the tests and docs/notation.md are made from. */
 import { ACCEPTED_FORMS, FUNCTIONS, UNITS } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
+import { SHORTCUTS, TOUCHES } from './shortcuts.ts';
 
 const functions = Object.entries(FUNCTIONS).map(([name, { args, about }]) => ({ written: `${name}(${args})`, about }));
 const units = UNITS.filter(({ words }) => words.length > 0).map(({ words, about }) => ({
@@ -13,7 +14,7 @@ const units = UNITS.filter(({ words }) => words.length > 0).map(({ words, about 
 <template>
   <main class="help">
     <header>
-      <h1>How to write an entry</h1>
+      <h1>Help: how to write an entry</h1>
       <RouterLink class="back" to="/">Back to the bench</RouterLink>
     </header>
     <p>
@@ -42,6 +43,26 @@ const units = UNITS.filter(({ words }) => words.length > 0).map(({ words, about 
           </tr>
         </tbody>
       </table>
+    </section>
+    <section>
+      <h2>What to touch on the bench</h2>
+      <dl>
+        <div v-for="{ where, about } in TOUCHES" :key="where">
+          <dt>{{ where }}</dt>
+          <dd>{{ about }}</dd>
+        </div>
+      </dl>
+    </section>
+    <section>
+      <h2>Keys of the keyboard</h2>
+      <dl>
+        <div v-for="{ keys, about } in SHORTCUTS" :key="keys">
+          <dt>
+            <kbd>{{ keys }}</kbd>
+          </dt>
+          <dd>{{ about }}</dd>
+        </div>
+      </dl>
     </section>
     <section>
       <h2>All functions</h2>

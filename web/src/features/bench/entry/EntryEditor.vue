@@ -97,6 +97,18 @@ function contentAttributes() {
   });
 }
 
+/** The hint with its primes drawn up, as sizes are set everywhere. */
+function setAsSize(text: string): HTMLElement {
+  const set = document.createElement('span');
+  for (const piece of text.split(/(′)/)) {
+    const part = document.createElement('span');
+    part.textContent = piece;
+    if (piece === '′') part.className = 'hint-prime';
+    set.append(part);
+  }
+  return set;
+}
+
 const emitted = (act: () => void) => () => {
   act();
   return true;
@@ -173,7 +185,7 @@ onMounted(() => {
         extras.of([]),
         entryMarking,
         EditorView.lineWrapping,
-        placeholder(props.hint),
+        placeholder(() => setAsSize(props.hint)),
         attributes.of(contentAttributes()),
         EditorView.updateListener.of((update) => {
           if (update.docChanged) {
@@ -206,7 +218,11 @@ watch(
 );
 // Behind the frame that shows the reading: drawing them puts the cursor anew, for which the page is laid out once more.
 // Compared by what they say: an entry with nothing to be said of it is not drawn twice.
-const findings = afterPaint(() => `${props.wrong?.start ?? ''},${props.wrong?.end ?? ''},${props.ghost}`);
+const findings = afterPaint(() =>
+  props.wrong === undefined && props.ghost === ''
+    ? ''
+    : [props.wrong?.start, props.wrong?.end, props.ghost, model.value].join(),
+);
 watch(findings, () => view?.dispatch({ effects: setFindings.of({ wrong: props.wrong, ghost: props.ghost }) }), {
   flush: 'post',
 });
@@ -247,7 +263,9 @@ defineExpose({ focus: () => view?.focus(), take: () => hand.take(handle, props.i
 }
 .cm-editor .cm-placeholder {
   color: var(--faint);
-  word-spacing: -0.16em;
+}
+.hint-prime {
+  margin-right: -0.3em;
 }
 .entry-label {
   color: var(--ink-soft);

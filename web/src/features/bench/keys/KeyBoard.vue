@@ -1,11 +1,12 @@
 <script setup lang="ts">
 /** The bench's own keys, for thumbs: the drawn inch, digits in two rows as they stand on a tape, and how values join. */
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { Delete, CornerDownLeft } from 'lucide-vue-next';
 import { useComfort } from '../../comfort/comfort.store.ts';
 import { fraction } from '../entry/edits.ts';
 import { useHand } from '../entry/hand.ts';
 import DrawnInch from './DrawnInch.vue';
+import KeyButton from './KeyButton.vue';
 import {
   BACKSPACE,
   CLOSE,
@@ -34,7 +35,9 @@ const emit = defineEmits<{ repeat: [] }>();
 const hand = useHand();
 const { comfort, tick, putAway } = useComfort();
 const showsMore = ref(false);
-const [millimetre, centimetre, metre] = METRIC_UNITS as [Key, Key, Key];
+/** Beside the digits stand the two that are wanted most. */
+const SHORT_UNITS = METRIC_UNITS.filter(({ face }) => face !== 'cm');
+const point = computed(() => (props.decimalComma ? COMMA : POINT));
 
 function press(key: Key): void {
   tick();
@@ -69,132 +72,48 @@ function release(): void {
   <div class="keys" :class="{ left: comfort.leftHanded }" role="group" aria-label="Keys" @pointerdown.prevent>
     <DrawnInch v-if="!metric" class="inch" :finest @pick="pick" />
     <div v-else class="units">
-      <button
-        v-for="key in METRIC_UNITS"
-        :key="key.face"
-        type="button"
-        class="key"
-        :aria-label="key.name"
-        @click="press(key)"
-      >
-        {{ key.face }}
-      </button>
+      <KeyButton v-for="plan in METRIC_UNITS" :key="plan.face" :plan @press="press(plan)" />
     </div>
 
-    <div v-if="showsMore" class="more">
-      <button
-        v-for="key in MORE_KEYS"
-        :key="key.name"
-        type="button"
-        class="key"
-        :aria-label="key.name"
-        @click="pressMore(key)"
-      >
-        {{ key.face }}
-      </button>
+    <div v-if="showsMore" class="behind">
+      <KeyButton v-for="plan in MORE_KEYS" :key="plan.name" :plan @press="pressMore(plan)" />
     </div>
     <div v-else class="main">
-      <button
-        v-for="key in FIGURES"
-        :key="key.face"
-        type="button"
-        class="key figure"
-        :data-key="key.face"
-        @click="press(key)"
-      >
-        {{ key.face }}
-      </button>
-      <button
-        v-for="key in JOINS"
-        :key="key.face"
-        type="button"
-        class="key join"
-        :aria-label="key.name"
-        :data-key="key.face"
-        @click="press(key)"
-      >
-        {{ key.face }}
-      </button>
-      <button
-        type="button"
-        class="key join"
-        :aria-label="(decimalComma ? COMMA : POINT).name"
-        data-key="."
-        @click="press(decimalComma ? COMMA : POINT)"
-      >
-        {{ (decimalComma ? COMMA : POINT).face }}
-      </button>
+      <KeyButton v-for="plan in [...FIGURES, ...JOINS, point]" :key="plan.face" :plan @press="press(plan)" />
     </div>
 
     <div class="side">
-      <template v-if="metric">
-        <button type="button" class="key mark" :aria-label="millimetre.name" data-key="mm" @click="press(millimetre)">
-          mm
-        </button>
-        <button type="button" class="key mark" :aria-label="metre.name" data-key="m" @click="press(metre)">m</button>
-      </template>
-      <template v-else>
-        <button
-          v-for="key in FEET_AND_INCHES"
-          :key="key.face"
-          type="button"
-          class="key mark"
-          :aria-label="key.name"
-          :data-key="key.face"
-          @click="press(key)"
-        >
-          {{ key.face }}
-        </button>
-      </template>
-      <button
-        type="button"
-        class="key"
-        aria-label="Take back"
-        data-key="back"
+      <KeyButton v-for="plan in metric ? SHORT_UNITS : FEET_AND_INCHES" :key="plan.face" :plan @press="press(plan)" />
+      <KeyButton
+        :plan="BACKSPACE"
         @pointerdown.prevent="hold"
         @pointerup="release"
         @pointercancel="release"
         @pointerleave="release"
         @keydown.enter.prevent="press(BACKSPACE)"
         @keydown.space.prevent="press(BACKSPACE)"
-      >
-        <Delete :size="24" aria-hidden="true" />
-      </button>
+        ><Delete :size="24" aria-hidden="true"
+      /></KeyButton>
     </div>
 
     <div class="foot">
-      <button type="button" class="key" :aria-label="OPEN.name" data-key="(" @click="press(OPEN)">(</button>
-      <button type="button" class="key" :aria-label="CLOSE.name" data-key=")" @click="press(CLOSE)">)</button>
-      <button
-        type="button"
-        class="key words"
+      <KeyButton v-for="plan in [OPEN, CLOSE]" :key="plan.face" :plan @press="press(plan)" />
+      <KeyButton
+        :plan="{ face: 'more', name: showsMore ? 'digits' : 'more', kind: 'word' }"
         :aria-expanded="showsMore"
-        data-key="more"
-        @click="showsMore = !showsMore"
+        @press="showsMore = !showsMore"
+        >{{ showsMore ? 'digits' : 'more' }}</KeyButton
       >
-        {{ showsMore ? 'digits' : 'more' }}
-      </button>
-      <button
-        type="button"
-        class="key words"
+      <KeyButton
+        :plan="{ face: 'again', name: 'again', kind: 'word' }"
         :disabled="!canRepeat"
         title="Does the last step again on its result"
-        data-key="again"
-        @click="emit('repeat')"
-      >
-        again
-      </button>
-      <button
-        type="button"
-        class="key enter"
-        aria-label="Put it on the slate"
-        data-key="enter"
-        @click="hand.active?.enter()"
-      >
-        <CornerDownLeft :size="26" aria-hidden="true" />
-      </button>
+        @press="emit('repeat')"
+      />
+      <KeyButton :plan="{ face: 'enter', name: 'Put it on the slate', kind: 'enter' }" @press="hand.active?.enter()"
+        ><CornerDownLeft :size="26" aria-hidden="true"
+      /></KeyButton>
     </div>
-    <span class="sr-only">{{ centimetre.name }}</span>
   </div>
 </template>
 
@@ -219,13 +138,13 @@ function release(): void {
   gap: 6px;
 }
 .main,
-.more {
+.behind {
   grid-area: main;
   display: grid;
   grid-template-columns: repeat(5, 1fr);
   gap: 6px;
 }
-.more {
+.behind {
   grid-template-columns: repeat(4, 1fr);
 }
 .side {
@@ -242,53 +161,5 @@ function release(): void {
 }
 .left .foot {
   direction: rtl;
-}
-.key {
-  min-height: var(--touch);
-  min-width: 0;
-  padding: 0;
-  display: flex;
-  align-items: center;
-  justify-content: center;
-  border: 1px solid var(--groove);
-  border-bottom-width: 3px;
-  border-radius: 4px;
-  background: var(--board);
-  font-family: var(--figures);
-  font-size: 24px;
-  font-weight: 500;
-  cursor: pointer;
-}
-.key:active:not(:disabled) {
-  border-bottom-width: 1px;
-  transform: translateY(2px);
-  background: var(--chalk-wash);
-}
-.key:disabled {
-  color: var(--ink-soft);
-  border-bottom-width: 1px;
-  background: var(--ground);
-}
-.figure {
-  font-size: 30px;
-  font-weight: 600;
-}
-.join {
-  background: none;
-  font-size: 28px;
-}
-.mark {
-  border-color: var(--ink);
-  font-size: 30px;
-  font-weight: 600;
-}
-.words {
-  font-family: var(--words);
-  font-size: 16px;
-}
-.enter {
-  background: var(--chalk);
-  border-color: var(--chalk-deep);
-  color: var(--on-chalk);
 }
 </style>

@@ -7,14 +7,14 @@ export interface Key {
   /** What it is called, where the face does not say it. */
   readonly name: string;
   /** `figure` keys are the digits; `join` keys say how values are joined; `mark` keys say what a figure is. */
-  readonly kind: 'figure' | 'join' | 'mark' | 'more';
+  readonly kind: 'figure' | 'join' | 'mark' | 'more' | 'word' | 'enter';
   readonly press: (entry: EntryText, hasLast: boolean) => EntryText;
 }
 
-const figure = (face: string, name = face): Key => ({
+const figure = (face: string, name = face, kind: Key['kind'] = 'figure'): Key => ({
   face,
   name,
-  kind: 'figure',
+  kind,
   press: (entry) => insert(entry, face),
 });
 const join = (face: Operator, name: string): Key => ({
@@ -34,8 +34,8 @@ const more = (face: string, name: string, piece = face): Key => ({
 
 /** Digits in two rows, in the order they stand on a tape. */
 export const FIGURES: readonly Key[] = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0'].map((digit) => figure(digit));
-export const POINT = figure('.', 'decimal point');
-export const COMMA = figure(',', 'decimal comma');
+export const POINT = figure('.', 'decimal point', 'join');
+export const COMMA = figure(',', 'decimal comma', 'join');
 
 export const JOINS: readonly Key[] = [
   join('+', 'plus'),
@@ -66,10 +66,4 @@ export const MORE_KEYS: readonly Key[] = [
   word('sq ft', 'square feet'),
 ];
 
-export const BACKSPACE: Key = { face: '', name: 'Take back', kind: 'more', press: backspace };
-export const CLEAR: Key = {
-  face: '',
-  name: 'Clear the entry',
-  kind: 'more',
-  press: () => ({ text: '', from: 0, to: 0 }),
-};
+export const BACKSPACE: Key = { face: 'back', name: 'Take back', kind: 'more', press: backspace };

@@ -29,35 +29,95 @@ const emit = defineEmits<{ change: [change: ReadingChange]; widen: [to: 'line' |
 type Choice = 'finest' | 'rounding' | 'length';
 const opened = ref<Choice>();
 
+/** What a touch can choose: a value with its face, in what words, and the change it makes. */
+interface Option {
+  readonly value: string;
+  readonly face: string;
+  readonly about: string | undefined;
+  readonly isTaken: boolean;
+  readonly change: ReadingChange;
+}
+
+const NAMES: Readonly<Record<Choice, string>> = { finest: 'Finest mark', rounding: 'Rounding', length: 'Unit' };
 const FINEST = [2, 4, 8, 16, 32, 64] as const;
-const ROUNDINGS: readonly (readonly [RoundingDirection, string, string])[] = [
-  ['nearest', 'nearest', 'to the nearest mark; half way goes to the larger'],
-  ['up', 'up', 'to the next mark, so that it is never too short'],
-  ['down', 'down', 'to the mark below, so that it always fits'],
+const ROUNDINGS: readonly (readonly [RoundingDirection, string])[] = [
+  ['nearest', 'to the nearest mark; half way goes to the larger'],
+  ['up', 'to the next mark, so that it is never too short'],
+  ['down', 'to the mark below, so that it always fits'],
 ];
 /** A fraction in lowest terms, or held at the finest division: one of them puzzles where the other is asked for. */
 const HELD: readonly (readonly [ReadingStyle['fractions'], string, string])[] = [
   ['lowest', '3⁄16', 'fractions in lowest terms'],
   ['held', '6⁄32', 'fractions held at the finest division'],
 ];
-const LENGTHS: readonly (readonly [LengthStyle, string])[] = [
-  ['ft-in', 'ft in'],
-  ['in', 'in'],
-  ['ft', 'ft'],
-  ['yd', 'yd'],
-  ['m', 'm'],
-  ['cm', 'cm'],
-  ['mm', 'mm'],
-];
+const LENGTHS: readonly LengthStyle[] = ['ft-in', 'in', 'ft', 'yd', 'm', 'cm', 'mm'];
+const lengthFace = (length: LengthStyle) => length.replace('-', ' ');
 
 const metric = computed(() => isMetric(props.style.length));
-const metricSteps = METRIC_STEPS.map((step) => ({
-  step,
-  face: stepText(parseRational(step) ?? props.style.metricStep),
-}));
 const isChanged = computed(() => Object.keys(props.change).length > 0);
-const lengthFace = computed(() => LENGTHS.find(([length]) => length === props.style.length)?.[1] ?? '');
-const roundingFace = computed(() => ROUNDINGS.find(([rounding]) => rounding === props.style.rounding)?.[1] ?? '');
+
+const chips = computed(() => {
+  const { length, finest, rounding, metricStep } = props.style;
+  const step = metric.value ? `${stepText(metricStep)} mm` : `1⁄${finest}″`;
+  return [
+    { choice: 'finest', face: `to ${step}`, about: step },
+    { choice: 'rounding', face: rounding, about: rounding },
+    { choice: 'length', face: lengthFace(length), about: LENGTH_NAMES[length] },
+  ] as const;
+});
+
+const options = computed<readonly Option[]>(() => {
+  switch (opened.value) {
+    case 'finest':
+      return metric.value ? metricSteps() : divisions();
+    case 'rounding':
+      return ROUNDINGS.map(([rounding, about]) => ({
+        value: rounding,
+        face: rounding,
+        about,
+        isTaken: rounding === props.style.rounding,
+        change: { rounding },
+      }));
+    case 'length':
+      return LENGTHS.map((length) => ({
+        value: length,
+        face: lengthFace(length),
+        about: LENGTH_NAMES[length],
+        isTaken: length === props.style.length,
+        change: { length },
+      }));
+    default:
+      return [];
+  }
+});
+
+function metricSteps(): readonly Option[] {
+  return METRIC_STEPS.map((metricStep) => ({
+    value: metricStep,
+    face: stepText(parseRational(metricStep) ?? props.style.metricStep),
+    about: undefined,
+    isTaken: metricStep === rationalToText(props.style.metricStep),
+    change: { metricStep },
+  }));
+}
+function divisions(): readonly Option[] {
+  return [
+    ...FINEST.map((finest) => ({
+      value: String(finest),
+      face: `1⁄${finest}`,
+      about: undefined,
+      isTaken: finest === props.style.finest,
+      change: { finest },
+    })),
+    ...HELD.map(([fractions, face, about]) => ({
+      value: fractions,
+      face,
+      about,
+      isTaken: fractions === props.style.fractions,
+      change: { fractions },
+    })),
+  ];
+}
 
 function toggle(choice: Choice): void {
   opened.value = opened.value === choice ? undefined : choice;
@@ -74,110 +134,34 @@ function choose(change: ReadingChange): void {
       <slot />
       <template v-if="isLength">
         <button
+          v-for="chip in chips"
+          :key="chip.choice"
           type="button"
           class="chip"
-          :aria-expanded="opened === 'finest'"
-          data-test="finest"
-          @click="toggle('finest')"
+          :aria-expanded="opened === chip.choice"
+          :aria-label="`${NAMES[chip.choice]}: ${chip.about}`"
+          :data-test="chip.choice"
+          @click="toggle(chip.choice)"
         >
-          <span class="what">to</span> <template v-if="metric">{{ stepText(style.metricStep) }} mm</template
-          ><SizeText v-else :text="`1⁄${style.finest}″`" />
-        </button>
-        <button
-          type="button"
-          class="chip"
-          :aria-expanded="opened === 'rounding'"
-          data-test="rounding"
-          :aria-label="`Rounded ${roundingFace}`"
-          @click="toggle('rounding')"
-        >
-          {{ roundingFace }}
-        </button>
-        <button
-          type="button"
-          class="chip"
-          :aria-expanded="opened === 'length'"
-          data-test="length"
-          :aria-label="`Read in ${LENGTH_NAMES[style.length]}`"
-          @click="toggle('length')"
-        >
-          {{ lengthFace }}
+          <SizeText :text="chip.face" />
         </button>
       </template>
+      <slot name="behind" />
     </div>
-    <div
-      v-if="opened"
-      class="row options"
-      role="group"
-      :aria-label="opened === 'finest' ? 'Finest mark' : opened === 'rounding' ? 'Rounding' : 'Unit'"
-      @pointerdown.prevent
-    >
-      <template v-if="opened === 'finest' && metric">
-        <button
-          v-for="{ step, face } in metricSteps"
-          :key="step"
-          type="button"
-          class="option"
-          :aria-pressed="step === rationalToText(style.metricStep)"
-          :data-step="step"
-          @click="choose({ metricStep: step })"
-        >
-          {{ face }}
-        </button>
-      </template>
-      <template v-else-if="opened === 'finest'">
-        <button
-          v-for="finest in FINEST"
-          :key="finest"
-          type="button"
-          class="option"
-          :aria-pressed="finest === style.finest"
-          :data-finest="finest"
-          @click="choose({ finest })"
-        >
-          <SizeText :text="`1⁄${finest}`" />
-        </button>
-        <button
-          v-for="[fractions, face, about] in HELD"
-          :key="fractions"
-          type="button"
-          class="option"
-          :aria-pressed="fractions === style.fractions"
-          :aria-label="about"
-          :title="about"
-          :data-fractions="fractions"
-          @click="choose({ fractions })"
-        >
-          <SizeText :text="face" />
-        </button>
-      </template>
-      <template v-else-if="opened === 'rounding'">
-        <button
-          v-for="[rounding, face, about] in ROUNDINGS"
-          :key="rounding"
-          type="button"
-          class="option"
-          :aria-pressed="rounding === style.rounding"
-          :title="about"
-          @click="choose({ rounding })"
-        >
-          {{ face }}
-        </button>
-      </template>
-      <template v-else>
-        <button
-          v-for="[length, face] in LENGTHS"
-          :key="length"
-          type="button"
-          class="option"
-          :aria-pressed="length === style.length"
-          :aria-label="LENGTH_NAMES[length]"
-          :data-length="length"
-          @click="choose({ length })"
-        >
-          {{ face }}
-        </button>
-      </template>
+    <div v-if="opened" class="row options" role="group" :aria-label="NAMES[opened]" @pointerdown.prevent>
+      <button
+        v-for="option in options"
+        :key="option.value"
+        type="button"
+        class="option"
+        :aria-pressed="option.isTaken"
+        :aria-label="option.about"
+        :title="option.about"
+        :data-option="option.value"
+        @click="choose(option.change)"
+      >
+        <SizeText :text="option.face" />
+      </button>
     </div>
     <p v-if="isChanged" class="scope" data-test="reading-scope">
       <span>{{ line ? 'Only looked at so.' : 'For this reading only.' }}</span>
@@ -215,12 +199,6 @@ function choose(change: ReadingChange): void {
   font-weight: 500;
   cursor: pointer;
 }
-.what {
-  font-family: var(--words);
-  font-size: 15px;
-  font-weight: 400;
-  color: var(--ink-soft);
-}
 .chip[aria-expanded='true'] {
   border-color: var(--chalk);
   background: var(--chalk-wash);
@@ -242,7 +220,7 @@ function choose(change: ReadingChange): void {
   gap: 6px 10px;
   margin: 0;
 }
-@media (max-width: 760px) {
+@container (max-width: 500px) {
   .row {
     flex-wrap: nowrap;
     overflow-x: auto;

@@ -67,7 +67,7 @@ const problem = computed(() =>
 );
 
 /** Longest exact form that is a help rather than a riddle. */
-const SHORT_FORM = 24;
+const SHORT_FORM = 18;
 const exactForm = computed(() => quantity.value && exactText(quantity.value, props.style));
 /** The root or multiple of π that the reading stands for, and a fraction finer than the tape shows. */
 const exact = computed(() =>
@@ -139,21 +139,23 @@ const lead = (length: LengthStyle) => emit('change', { length });
       @drop="emit('drop')"
     >
       <span class="cost" data-test="cost">{{ cost }}</span>
-      <button
-        v-if="reading.rounding !== 'exact' && exactForm"
-        type="button"
-        class="copy"
-        title="Copy it exactly"
-        data-test="copy-exact"
-        @pointerdown.prevent
-        @click="copy('exact')"
-      >
-        <template v-if="copied === 'exact'">copied</template>
-        <template v-else-if="exact"
-          ><span class="sr-only">copy exactly</span>= <SizeText class="exact" :text="exact" data-test="exact"
-        /></template>
-        <template v-else>copy exact</template>
-      </button>
+      <template #behind>
+        <button
+          v-if="reading.rounding !== 'exact' && exactForm"
+          type="button"
+          class="copy"
+          title="Copy it exactly"
+          data-test="copy-exact"
+          @pointerdown.prevent
+          @click="copy('exact')"
+        >
+          <template v-if="copied === 'exact'">copied</template>
+          <template v-else-if="exact"
+            ><span class="sr-only">copy exactly</span>= <SizeText class="exact" :text="exact" data-test="exact"
+          /></template>
+          <template v-else>copy exact</template>
+        </button>
+      </template>
     </ReadingChoices>
     <p v-if="problem && reckoned === undefined" class="problem">{{ problem }}</p>
     <p v-if="whole && leftOver" class="whole" data-test="whole">
@@ -294,6 +296,12 @@ const lead = (length: LengthStyle) => emit('change', { length });
     --largest: 44px;
   }
   .tape {
+    display: none;
+  }
+}
+/* Large keys take the room of the tape where there is not enough for both. */
+@media (max-width: 760px) and (max-height: 900px) {
+  :global(html[data-gloves='true'] .reading .tape) {
     display: none;
   }
 }

@@ -113,11 +113,11 @@ describe('how a reading is changed where it stands', () => {
   it('offers finest mark, rounding and unit, each behind one touch', async () => {
     const panel = aReading(`5' 3/32"`);
     await panel.get('[data-test=finest]').trigger('click');
-    await panel.get('[data-finest="32"]').trigger('click');
+    await panel.get('[data-option="32"]').trigger('click');
     await panel.get('[data-test=rounding]').trigger('click');
     await panel.findAll('.option')[1]?.trigger('click');
     await panel.get('[data-test=length]').trigger('click');
-    await panel.get('[data-length=mm]').trigger('click');
+    await panel.get('[data-option=mm]').trigger('click');
     expect(panel.emitted('change')).toEqual([[{ finest: 32 }], [{ rounding: 'up' }], [{ length: 'mm' }]]);
   });
 
@@ -125,12 +125,12 @@ describe('how a reading is changed where it stands', () => {
     const metric = aReading('1 m / 3', { style: METRIC });
     expect(metric.get('[data-test=finest]').text()).toBe('to 1 mm');
     await metric.get('[data-test=finest]').trigger('click');
-    expect(metric.findAll('[data-step]').map((option) => option.text())).toEqual(['10', '5', '1', '0.5', '0.1']);
-    await metric.get('[data-step="1/2"]').trigger('click');
+    expect(metric.findAll('[data-option]').map((option) => option.text())).toEqual(['10', '5', '1', '0.5', '0.1']);
+    await metric.get('[data-option="1/2"]').trigger('click');
     expect(metric.emitted('change')).toEqual([[{ metricStep: '1/2' }]]);
     const inches = aReading(`3/16"`);
     await inches.get('[data-test=finest]').trigger('click');
-    await inches.get('[data-fractions=held]').trigger('click');
+    await inches.get('[data-option=held]').trigger('click');
     expect(inches.emitted('change')).toEqual([[{ fractions: 'held' }]]);
   });
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The slate: every line of the job in its order. Thousands scroll as easily as ten, for only those in view are made. */
 import { useVirtualizer } from '@tanstack/vue-virtual';
+import { useResizeObserver } from '@vueuse/core';
 import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue';
 import { Ellipsis } from 'lucide-vue-next';
 import type { Reckoned, ReadingStyle, Scope } from '@sprell/core';
@@ -97,6 +98,16 @@ async function showFoot(): Promise<void> {
   await nextTick();
   if (found.value.length > 0) virtualizer.value.scrollToIndex(found.value.length - 1, { align: 'end' });
 }
+
+/** A slate that shows its last lines goes on showing them when its room changes. */
+let isAtFoot = true;
+function noteFoot({ target }: Event): void {
+  const { scrollTop, clientHeight, scrollHeight } = target as HTMLElement;
+  isAtFoot = scrollTop + clientHeight >= scrollHeight - 4;
+}
+useResizeObserver(list, () => {
+  if (isAtFoot && editedLine.value === undefined) list.value?.scrollTo(0, list.value.scrollHeight);
+});
 
 /** Dragging is loaded when the first grip is touched. */
 let stopDragging: (() => void) | undefined;
@@ -250,7 +261,14 @@ defineExpose({
       >
         <Ellipsis :size="20" aria-hidden="true" />
       </button>
-      <div ref="list" class="lines" tabindex="-1" @pointerenter="readyToDrag" @touchstart.passive="readyToDrag">
+      <div
+        ref="list"
+        class="lines"
+        tabindex="-1"
+        @scroll.passive="noteFoot"
+        @pointerenter="readyToDrag"
+        @touchstart.passive="readyToDrag"
+      >
         <div
           ref="items"
           role="list"

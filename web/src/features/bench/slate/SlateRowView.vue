@@ -1,7 +1,6 @@
 <script setup lang="ts">
 /** One line of the slate: touch its words to write it anew, its figure to use it, and the dots for the rest. */
 import { computed, nextTick, ref, watch } from 'vue';
-import { Ellipsis, GripVertical } from 'lucide-vue-next';
 import { reckon, type Reckoned, type ReadingStyle, type Scope } from '@sprell/core';
 import PlainButton from '../../../ui/PlainButton.vue';
 import SizeText from '../../../ui/SizeText.vue';
@@ -10,6 +9,7 @@ import EntryField from '../entry/EntryField.vue';
 import type { NamedMark } from '../entry/suggestions.ts';
 import { readLine } from './line-reading.ts';
 import NoteField from './NoteField.vue';
+import RowFrame from './RowFrame.vue';
 
 const props = defineProps<{
   row: WorkedRow;
@@ -83,8 +83,15 @@ watch(
 </script>
 
 <template>
-  <div class="row" :class="{ changed, used, selected }" :data-line="row.line.number">
-    <div v-if="editing" class="anew">
+  <RowFrame
+    :class="{ changed, used, selected }"
+    :data-line="row.line.number"
+    :name="`line ${row.line.number}`"
+    :editing
+    :open
+    @toggle="emit('toggle')"
+  >
+    <template #anew>
       <EntryField
         ref="field"
         v-model="draft"
@@ -97,9 +104,9 @@ watch(
         @land="emit('keep', draft)"
         @cancel="emit('leave')"
       />
-    </div>
-    <template v-else>
-      <label v-if="selected !== undefined" class="tick">
+    </template>
+    <template v-if="selected !== undefined" #front>
+      <label class="tick">
         <input
           type="checkbox"
           :checked="selected"
@@ -107,50 +114,38 @@ watch(
           @change="emit('select')"
         />
       </label>
-      <span v-else class="grip" aria-hidden="true"><GripVertical :size="16" /></span>
-      <button
-        type="button"
-        class="body"
-        :aria-label="`Line ${row.line.number}, ${row.line.label ?? ''} ${reading.readBack}: write anew`"
-        @pointerdown.prevent
-        @click="emit('edit')"
-      >
-        <span class="number">#{{ row.line.number }}</span>
-        <span class="words">
-          <span v-if="row.line.label" class="label">{{ row.line.label }}</span>
-          <span class="read-back"><SizeText :text="reading.readBack" /></span>
-          <span v-if="row.line.note" class="note"><SizeText :text="row.line.note" /></span>
-          <span v-if="reading.problem" class="problem">{{ reading.problem }}</span>
-        </span>
-      </button>
-      <button
-        v-if="!reading.problem"
-        type="button"
-        class="result"
-        :aria-label="`Use ${reading.reading?.text ?? reading.answer ?? ''} of line ${row.line.number}`"
-        data-test="result"
-        @pointerdown.prevent
-        @click="emit('use', 'result')"
-      >
-        <SizeText :text="reading.reading?.text ?? reading.answer ?? ''" /><span
-          v-if="reading.rounding"
-          class="rounding"
-          >{{ reading.rounding }}</span
-        >
-      </button>
-      <button
-        type="button"
-        class="dots"
-        :aria-label="`More for line ${row.line.number}`"
-        :aria-expanded="open"
-        data-test="dots"
-        @pointerdown.prevent
-        @click="emit('toggle')"
-      >
-        <Ellipsis :size="20" aria-hidden="true" />
-      </button>
     </template>
-    <div v-if="open && !editing" class="rest" @pointerdown="(event) => isNoting || event.preventDefault()">
+    <button
+      type="button"
+      class="body"
+      :aria-label="`Line ${row.line.number}, ${row.line.label ?? ''} ${reading.readBack}: write anew`"
+      @pointerdown.prevent
+      @click="emit('edit')"
+    >
+      <span class="number">#{{ row.line.number }}</span>
+      <span class="words">
+        <span v-if="row.line.label" class="label">{{ row.line.label }}</span>
+        <span class="read-back"><SizeText :text="reading.readBack" /></span>
+        <span v-if="row.line.note" class="note"><SizeText :text="row.line.note" /></span>
+        <span v-if="reading.problem" class="problem">{{ reading.problem }}</span>
+      </span>
+    </button>
+    <button
+      v-if="!reading.problem"
+      type="button"
+      class="result"
+      :aria-label="`Use ${reading.reading?.text ?? reading.answer ?? ''} of line ${row.line.number}`"
+      data-test="result"
+      @pointerdown.prevent
+      @click="emit('use', 'result')"
+    >
+      <SizeText :text="reading.reading?.text ?? reading.answer ?? ''" /><span
+        v-if="reading.rounding"
+        class="rounding"
+        >{{ reading.rounding }}</span
+      >
+    </button>
+    <template #rest>
       <NoteField
         v-if="isNoting"
         :note="row.line.note"
@@ -174,20 +169,11 @@ watch(
         <PlainButton @click="emit('select')">Select</PlainButton>
         <PlainButton data-test="remove" @click="emit('remove')">Take off</PlainButton>
       </template>
-    </div>
-  </div>
+    </template>
+  </RowFrame>
 </template>
 
 <style scoped>
-.row:not(:has(.anew)) {
-  contain: content;
-}
-.row {
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr) auto auto;
-  align-items: stretch;
-  border-bottom: 1px solid var(--groove);
-}
 .changed {
   animation: changed 1.6s ease-out;
 }
@@ -202,27 +188,6 @@ watch(
 }
 .used {
   box-shadow: inset 5px 0 0 var(--chalk);
-}
-.anew,
-.rest {
-  grid-column: 1 / -1;
-}
-.anew {
-  padding: 6px 8px;
-}
-.rest {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  padding: 4px 8px 10px 28px;
-}
-.grip {
-  display: grid;
-  place-items: center;
-  width: 24px;
-  color: var(--faint);
-  cursor: grab;
-  touch-action: none;
 }
 .tick {
   display: grid;
@@ -247,8 +212,7 @@ watch(
   cursor: text;
 }
 .body:hover,
-.result:hover,
-.dots:hover {
+.result:hover {
   background: var(--raised);
 }
 .number {
@@ -297,22 +261,9 @@ watch(
   color: var(--pencil);
   font-size: 15px;
 }
-.dots {
-  width: 40px;
-  border: 0;
-  background: none;
-  color: var(--ink-soft);
-  cursor: pointer;
-}
 @media (max-width: 760px) {
-  .grip {
-    width: 16px;
-  }
   .body {
     grid-template-columns: 34px minmax(0, 1fr);
-  }
-  .rest {
-    padding-left: 8px;
   }
 }
 </style>

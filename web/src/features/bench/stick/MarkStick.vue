@@ -190,6 +190,7 @@ function keep(name: string): void {
   .stick {
     flex-direction: row;
     align-items: stretch;
+    min-height: var(--touch);
     padding: 0;
     gap: 6px;
   }

@@ -1,0 +1,90 @@
+<script setup lang="ts">
+/** What every row of the slate has: a grip in front, dots behind, what can be done with it beneath. */
+import { Ellipsis, GripVertical } from 'lucide-vue-next';
+
+defineProps<{
+  /** What the row is called for somebody who does not see it. */
+  name: string;
+  /** It is being written anew. */
+  editing: boolean;
+  /** What can be done with it is shown. */
+  open: boolean;
+}>();
+const emit = defineEmits<{ toggle: [] }>();
+</script>
+
+<template>
+  <div class="row" :class="{ whole: !editing }">
+    <div v-if="editing" class="anew"><slot name="anew" /></div>
+    <template v-else>
+      <slot name="front"
+        ><span class="grip" aria-hidden="true"><GripVertical :size="16" /></span
+      ></slot>
+      <slot />
+      <button
+        type="button"
+        class="dots"
+        :aria-label="`More for ${name}`"
+        :aria-expanded="open"
+        data-test="dots"
+        @pointerdown.prevent
+        @click="emit('toggle')"
+      >
+        <Ellipsis :size="20" aria-hidden="true" />
+      </button>
+    </template>
+    <div v-if="open && !editing" class="rest"><slot name="rest" /></div>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr) auto auto;
+  align-items: stretch;
+  border-bottom: 1px solid var(--groove);
+}
+/* Nothing in it reaches out of it; suggestions do, while it is written anew. */
+.whole {
+  contain: content;
+}
+.anew,
+.rest {
+  grid-column: 1 / -1;
+}
+.anew {
+  padding: 6px 8px;
+}
+.rest {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  padding: 4px 8px 10px 28px;
+}
+.grip {
+  display: grid;
+  place-items: center;
+  width: 24px;
+  color: var(--faint);
+  cursor: grab;
+  touch-action: none;
+}
+.dots {
+  width: 40px;
+  border: 0;
+  background: none;
+  color: var(--ink-soft);
+  cursor: pointer;
+}
+.dots:hover {
+  background: var(--raised);
+}
+@media (max-width: 760px) {
+  .grip {
+    width: 16px;
+  }
+  .rest {
+    padding-left: 8px;
+  }
+}
+</style>
