@@ -100,6 +100,7 @@ describe('by the keyboard alone', () => {
     const { keyboard } = bench.page;
     await keyboard.type(`5' * 3`);
     await bench.press('Enter');
+    expect(await bench.text('[data-test=announced]')).toMatch(/^#\d+ on the slate: 15′$/);
     await keyboard.type('/');
     await keyboard.type('2');
     expect(await bench.reading()).toBe('7′ 6″');
@@ -127,6 +128,7 @@ describe('by the keyboard alone', () => {
   it('a line is found, written anew, moved, noted, used and taken off', async () => {
     const bench = await openBench(browser);
     const { keyboard } = bench.page;
+    const before = await bench.lineNumbers();
     await bench.page.focus('[data-test=search]');
     await bench.press('Enter');
     await bench.page.focus('[data-test=sought]');
@@ -152,8 +154,13 @@ describe('by the keyboard alone', () => {
     await bench.press('Enter');
     const order = await bench.lineNumbers();
     expect(order.indexOf(19)).toBe(order.indexOf(20) + 1);
-    await bench.undo();
-    await bench.undo();
+    await bench.show(19);
+    await bench.page.focus('[data-line="19"] .body');
+    await chord(bench, 'Alt', 'ArrowUp');
+    await chord(bench, 'Alt', 'ArrowUp');
+    expect((await bench.lineNumbers()).filter((number) => [18, 19, 20].includes(number))).toEqual([19, 18, 20]);
+    for (let n = 0; n < 4; n += 1) await bench.undo();
+    expect(await bench.lineNumbers()).toEqual(before);
     await bench.kept();
     await bench.show(20);
     await bench.page.focus('[data-line="20"] [data-test=result]');

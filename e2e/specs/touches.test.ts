@@ -144,6 +144,11 @@ describe('the drawn inch under a thumb', () => {
       await bench.page.waitForFunction(() => document.querySelector('.glass')?.textContent === '11⁄16″');
     });
     expect(await bench.reading()).toBe('4 11⁄16″');
+    // Undo is of the entry while something stands in it.
+    await thumb.keys('back');
+    expect(await bench.reading()).toBe('4');
+    await thumb.touch('[data-test=undo]');
+    expect(await bench.reading()).toBe('4 11⁄16″');
     await bench.clear();
   });
 });

@@ -17,8 +17,9 @@ import { useHand } from './entry/hand.ts';
 import FirstHint from './FirstHint.vue';
 import type { Hint } from './first-hints.ts';
 import KeyBoard from './keys/KeyBoard.vue';
-import { withReading } from './reading/reading-change.ts';
+import { withReading, withWords } from './reading/reading-change.ts';
 import ReadingPanel from './reading/ReadingPanel.vue';
+import { readLine } from './slate/line-reading.ts';
 import SlatePanel from './slate/SlatePanel.vue';
 import MarkStick from './stick/MarkStick.vue';
 import { usedBy, type Used } from './used.ts';
@@ -95,6 +96,12 @@ const used = computed<Used>((before) =>
   ),
 );
 
+/** Another unit as the main one where the job has no say: written into the entry, or in a new one for a line at rest. */
+function readAs(words: string): void {
+  const text = reckoned.value ? entry.value : `#${lastRow.value?.line.number}`;
+  writeEntry(withWords(text, words, store.style));
+}
+
 function writeEntry(text: string): void {
   entry.value = text;
   entryField.value?.focus();
@@ -118,7 +125,17 @@ function landText(text: string): void {
   afterLanding();
 }
 
+/** What is said to somebody who does not see the slate. */
+const announced = ref('');
+function announceLanding(): void {
+  const row = lastRow.value;
+  if (row === undefined) return;
+  const { reading, answer, problem } = readLine(row.worked, store.style);
+  announced.value = `${nameOf(row.line)} on the slate: ${reading?.text ?? answer ?? problem ?? ''}`;
+}
+
 function afterLanding(): void {
+  announceLanding();
   const stays = insertBefore.value !== undefined;
   begin();
   change.value = {};
@@ -196,10 +213,19 @@ const hintsThere = computed(() => {
   return there;
 });
 
-const undoSays = computed(() => (cleared.value === undefined ? store.undoSays : 'Bring the entry back'));
+/** Undo is of what is in hand: of the entry while something stands in it, and of the slate otherwise. */
+const undoSays = computed(() => {
+  if (cleared.value !== undefined) return 'Bring the entry back';
+  return inHand.value === undefined ? store.undoSays : 'Take the last change of the entry back';
+});
 function undo(): void {
-  if (cleared.value === undefined) store.undo();
-  else bringBack();
+  if (cleared.value !== undefined) bringBack();
+  else if (inHand.value === undefined || hand.active?.undo() !== true) undoOnSlate();
+}
+function undoOnSlate(): void {
+  const says = store.undoSays;
+  store.undo();
+  if (says !== undefined) announced.value = `Done: ${says}`;
 }
 
 function byKey(event: KeyboardEvent): void {
@@ -253,6 +279,7 @@ onMounted(async () => {
       @comfort="shows = 'comfort'"
     />
 
+    <p class="sr-only" role="status" data-test="announced">{{ announced }}</p>
     <div class="notices">
       <p v-if="store.failure" class="failure" role="alert">
         {{ store.failure }} <PlainButton @click="store.start()">Try again</PlainButton>
@@ -323,6 +350,7 @@ onMounted(async () => {
       :change
       :whole
       @use="writeEntry"
+      @read-as="readAs"
       @change="changeReading"
       @widen="widenReading"
       @drop="change = {}"

@@ -78,7 +78,7 @@ function put({ text, from, to }: EntryText): void {
 const handle: EntryHandle = {
   apply: (change) => put(change(current())),
   enter: () => emit('land'),
-  undo: () => void (view && undoTyping?.(view)),
+  undo: () => view !== undefined && view.state.doc.length > 0 && undoTyping?.(view) === true,
   focus: () => view?.focus(),
 };
 

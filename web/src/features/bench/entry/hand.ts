@@ -8,7 +8,8 @@ export interface EntryHandle {
   apply(change: (entry: EntryText) => EntryText): void;
   /** Lands the entry, or keeps the line being written anew. */
   enter(): void;
-  undo(): void;
+  /** Takes the last change of the text back. @returns whether there was one */
+  undo(): boolean;
   focus(): void;
 }
 

@@ -15,7 +15,7 @@ function anEntry() {
     {
       apply: (change) => (entry = change(entry)),
       enter: () => landed.push(entry.text),
-      undo: () => undefined,
+      undo: () => false,
       focus: () => undefined,
     },
     true,

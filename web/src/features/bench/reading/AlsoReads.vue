@@ -17,14 +17,19 @@ import SizeText from '../../../ui/SizeText.vue';
 import { LENGTH_NAMES } from './reading-change.ts';
 
 const props = defineProps<{ quantity: Quantity; /** Text of the main reading. */ main: string; style: ReadingStyle }>();
-const emit = defineEmits<{ /** Make this the main unit of the reading. */ lead: [length: LengthStyle] }>();
+const emit = defineEmits<{
+  /** Make this the main unit of lengths. */
+  lead: [length: LengthStyle];
+  /** Read it so: words for the end of an entry. */
+  readAs: [words: string];
+}>();
 
 interface Other {
   readonly name: string;
   readonly text: string;
   readonly plain: string;
-  /** The style that makes it the main reading, where there is one. */
-  readonly length: LengthStyle | undefined;
+  /** Makes it the main reading. */
+  readonly lead: () => void;
 }
 
 const LENGTHS: readonly LengthStyle[] = ['mm', 'ft-in', 'in', 'm', 'ft', 'cm', 'yd', 'in-dec'];
@@ -37,6 +42,11 @@ const UNITS_BY_KIND: Readonly<Partial<Record<string, readonly ReadingForm[]>>> =
   mass: [power('kg'), power('lb'), power('g'), power('oz')],
 };
 
+/** Units as an entry has them behind `to`: `ft2`, `yd3`, `kg`. */
+function wordsOf({ units = [] }: ReadingForm): string {
+  return units.map(({ unit, power: n }) => `${unitById(unit as UnitId).words[0]}${n === 1 ? '' : n}`).join(' ');
+}
+
 const others = computed<readonly Other[]>(() => {
   const { quantity, style } = props;
   const kind = kindOf(quantity.dimension);
@@ -44,7 +54,7 @@ const others = computed<readonly Other[]>(() => {
     kind === 'length'
       ? LENGTHS.map((length) => {
           const { text, plain } = readQuantity(quantity, { ...style, length });
-          return { name: LENGTH_NAMES[length], text, plain, length };
+          return { name: LENGTH_NAMES[length], text, plain, lead: () => emit('lead', length) };
         })
       : (UNITS_BY_KIND[kind] ?? []).map((form) => {
           const { text, plain } = readQuantity(quantity, style, form);
@@ -52,7 +62,7 @@ const others = computed<readonly Other[]>(() => {
             name: unitById(form.units?.[0]?.unit as UnitId).about.split(',')[0] as string,
             text,
             plain,
-            length: undefined,
+            lead: () => emit('readAs', `to ${wordsOf(form)}`),
           };
         });
   return found.filter(({ text }) => text !== props.main);
@@ -81,13 +91,12 @@ async function copy({ plain }: Other): Promise<void> {
         <SizeText :text="other.text" /><span v-if="copied === other.plain" class="copied">copied</span>
       </button>
       <button
-        v-if="other.length"
         type="button"
         class="lead"
         :aria-label="`Read it in ${other.name}`"
         :title="`Read it in ${other.name}`"
         @pointerdown.prevent
-        @click="emit('lead', other.length)"
+        @click="other.lead"
       >
         <ArrowUpToLine :size="18" aria-hidden="true" />
       </button>

@@ -43,6 +43,8 @@ const emit = defineEmits<{
   change: [change: ReadingChange];
   widen: [to: 'line' | 'job' | 'always'];
   drop: [];
+  /** Read it another way: words for the end of the entry. */
+  readAs: [words: string];
 }>();
 
 const { comfort } = useComfort();
@@ -176,6 +178,7 @@ const lead = (length: LengthStyle) => emit('change', { length });
       :main="late.text"
       :style="late.style"
       @lead="lead"
+      @read-as="(words) => emit('readAs', words)"
     />
   </section>
 </template>

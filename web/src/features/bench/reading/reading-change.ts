@@ -35,8 +35,6 @@ export function stepText({ num, den }: Rational): string {
  * gives way. The value is the same.
  */
 export function withReading(entry: string, change: ReadingChange, style: ReadingStyle): string {
-  const directives = parse(entry, style).entry?.directives ?? [];
-  const value = entry.slice(0, directives[0]?.start ?? entry.length).trimEnd();
   const { length, finest, rounding } = changedStyle(style, change);
   const words = change.length === undefined ? [] : [WORDS[change.length]];
   if (change.finest !== undefined || change.metricStep !== undefined || change.rounding !== undefined) {
@@ -48,5 +46,12 @@ export function withReading(entry: string, change: ReadingChange, style: Reading
         : `${rounding} to ${step}`,
     );
   }
-  return [value, ...words].join(' ');
+  return withWords(entry, words.join(' '), style);
+}
+
+/** The entry with these words at its end ("to m2"), in place of those of their kind that stand there. */
+export function withWords(entry: string, words: string, style: ReadingStyle): string {
+  const directives = parse(entry, style).entry?.directives ?? [];
+  const value = entry.slice(0, directives[0]?.start ?? entry.length).trimEnd();
+  return words === '' ? value : `${value} ${words}`;
 }

@@ -62,6 +62,16 @@ describe('the reading', () => {
     expect(panel.emitted('change')).toEqual([[{ length: 'ft-in' }]]);
   });
 
+  it('reads an area in another unit by words at the end of the entry', async () => {
+    const panel = aReading(`12' * 10'`);
+    const found = panel.findAll('.lead').map((lead) => lead.attributes('aria-label'));
+    expect(found.length).toBeGreaterThan(2);
+    for (const lead of panel.findAll('.lead')) await lead.trigger('click');
+    for (const [words] of panel.emitted('readAs') as [string][])
+      expect(reckon(`12' * 10' ${words}`).issue, words).toBeUndefined();
+    expect(panel.emitted('readAs')).toContainEqual(['to m2']);
+  });
+
   it('answers a comparison, and says how often a size goes', async () => {
     expect(aReading(`5' > 4'`).get('[data-test=reading]').text()).toBe('yes');
     const panel = aReading(`24' 5" / 16"`);

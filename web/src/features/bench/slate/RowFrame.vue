@@ -2,7 +2,7 @@
 /** What every row of the slate has: a grip in front, dots behind, what can be done with it beneath. */
 import { Ellipsis, GripVertical } from 'lucide-vue-next';
 
-defineProps<{
+const props = defineProps<{
   /** What the row is called for somebody who does not see it. */
   name: string;
   /** It is being written anew. */
@@ -10,11 +10,19 @@ defineProps<{
   /** What can be done with it is shown. */
   open: boolean;
 }>();
-const emit = defineEmits<{ toggle: [] }>();
+const emit = defineEmits<{ toggle: []; move: [by: -1 | 1] }>();
+
+/** Alt with an arrow moves a row; while it is written anew, the arrows are the editor's. */
+function byKey(event: KeyboardEvent): void {
+  const by = { ArrowUp: -1, ArrowDown: 1 }[event.key] as -1 | 1 | undefined;
+  if (by === undefined || !event.altKey || props.editing) return;
+  event.preventDefault();
+  emit('move', by);
+}
 </script>
 
 <template>
-  <div class="row" :class="{ whole: !editing }">
+  <div class="row" :class="{ whole: !editing }" @keydown="byKey">
     <div v-if="editing" class="anew"><slot name="anew" /></div>
     <template v-else>
       <slot name="front"

@@ -146,7 +146,13 @@ function toggle({ line: { id } }: SlateRow): void {
 }
 function move(row: SlateRow, by: -1 | 1): void {
   const to = props.rows.indexOf(row) + by;
-  if (to >= 0 && to < props.rows.length) emit('move', row.line.id, to);
+  if (to < 0 || to >= props.rows.length) return;
+  // A row that is put elsewhere in the page loses the focus, and the next touch of the key would go nowhere.
+  const focused = document.activeElement;
+  emit('move', row.line.id, to);
+  void nextTick(() => {
+    if (focused instanceof HTMLElement) focused.focus({ preventScroll: true });
+  });
 }
 function remove({ line: { id } }: SlateRow): void {
   const users = props.usersOf(id);

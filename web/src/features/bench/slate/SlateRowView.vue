@@ -90,6 +90,7 @@ watch(
     :editing
     :open
     @toggle="emit('toggle')"
+    @move="(by) => emit('move', by)"
   >
     <template #anew>
       <EntryField

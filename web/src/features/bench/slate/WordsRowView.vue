@@ -24,7 +24,15 @@ const emit = defineEmits<{
 </script>
 
 <template>
-  <RowFrame :class="row.kind" :data-words="row.kind" :name="row.words" :editing :open @toggle="emit('toggle')">
+  <RowFrame
+    :class="row.kind"
+    :data-words="row.kind"
+    :name="row.words"
+    :editing
+    :open
+    @toggle="emit('toggle')"
+    @move="(by) => emit('move', by)"
+  >
     <template #anew>
       <WordsForm :kind="row.kind" :words="row.words" @keep="(_, words) => emit('keep', words)" @leave="emit('leave')" />
     </template>

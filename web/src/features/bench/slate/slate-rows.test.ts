@@ -92,6 +92,15 @@ describe('a line of the slate', () => {
     expect(row.emitted('note')).toEqual([['sawn']]);
   });
 
+  it('is moved by Alt and an arrow, unless it is being written', async () => {
+    const row = aRow(`5'`);
+    await row.trigger('keydown', { key: 'ArrowUp', altKey: true });
+    await row.trigger('keydown', { key: 'ArrowDown' });
+    await row.setProps({ editing: true });
+    await row.trigger('keydown', { key: 'ArrowUp', altKey: true });
+    expect(row.emitted('move')).toEqual([[-1]]);
+  });
+
   it('is written anew with its label, worked out at each key, and kept', async () => {
     const row = aRow(`5'`, { editing: true });
     await nextTick();
