@@ -267,7 +267,12 @@ onMounted(async () => {
 <template>
   <main
     class="bench"
-    :class="{ left: comfort.leftHanded, 'no-stick': !comfort.showStick, editing: redrafted !== undefined }"
+    :class="{
+      left: comfort.leftHanded,
+      'no-stick': !comfort.showStick,
+      editing: redrafted !== undefined,
+      busy: slate?.isBusy === true,
+    }"
     @keydown="byKey"
   >
     <BenchHead
@@ -444,7 +449,6 @@ onMounted(async () => {
 }
 .stick {
   grid-area: stick;
-  contain: content;
 }
 .no-stick {
   grid-template-columns: minmax(0, 10fr) minmax(0, 11fr) 0;
@@ -501,7 +505,10 @@ onMounted(async () => {
   }
   /* A line written anew takes the room of the entry that rests. */
   .editing .hand,
-  .editing .stick {
+  .editing .stick,
+  .busy .hand,
+  .busy .stick,
+  .busy .keys {
     display: none;
   }
   .hand {

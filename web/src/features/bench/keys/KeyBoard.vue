@@ -14,6 +14,7 @@ import {
   FEET_AND_INCHES,
   FIGURES,
   JOINS,
+  METRIC_SIDE,
   METRIC_UNITS,
   MORE_KEYS,
   OPEN,
@@ -35,8 +36,6 @@ const emit = defineEmits<{ repeat: [] }>();
 const hand = useHand();
 const { comfort, tick, putAway } = useComfort();
 const showsMore = ref(false);
-/** Beside the digits stand the two that are wanted most. */
-const SHORT_UNITS = METRIC_UNITS.filter(({ face }) => face !== 'cm');
 const point = computed(() => (props.decimalComma ? COMMA : POINT));
 
 function press(key: Key): void {
@@ -83,7 +82,7 @@ function release(): void {
     </div>
 
     <div class="side">
-      <KeyButton v-for="plan in metric ? SHORT_UNITS : FEET_AND_INCHES" :key="plan.face" :plan @press="press(plan)" />
+      <KeyButton v-for="plan in metric ? METRIC_SIDE : FEET_AND_INCHES" :key="plan.face" :plan @press="press(plan)" />
       <KeyButton
         :plan="BACKSPACE"
         @pointerdown.prevent="hold"

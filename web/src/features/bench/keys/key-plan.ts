@@ -47,6 +47,12 @@ export const JOINS: readonly Key[] = [
 export const FEET_AND_INCHES: readonly Key[] = [prime('′', 'feet'), prime('″', 'inches')];
 export const METRIC_UNITS: readonly Key[] = [word('mm', 'millimetres'), word('cm', 'centimetres'), word('m', 'metres')];
 
+/** Beside the digits of a metric job: sizes in millimetres end in noughts, and waste is a part of a hundred. */
+export const METRIC_SIDE: readonly Key[] = [
+  figure('00', 'double nought', 'mark'),
+  { ...more('%', 'per cent'), kind: 'mark' },
+];
+
 export const OPEN: Key = more('(', 'open bracket');
 export const CLOSE: Key = more(')', 'close bracket');
 

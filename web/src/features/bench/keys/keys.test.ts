@@ -78,8 +78,9 @@ describe('the keys', () => {
     const keys = theKeys({ metric: true });
     expect(keys.find('[data-test=inch]').exists()).toBe(false);
     await keys.get('[data-key="5"]').trigger('click');
+    await keys.get('[data-key="00"]').trigger('click');
     await keys.get('[data-key=mm]').trigger('click');
-    expect(entry.text()).toBe('5 mm');
+    expect(entry.text()).toBe('500 mm');
   });
 
   it('tick where the device can and it is wanted', async () => {

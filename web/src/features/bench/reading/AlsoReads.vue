@@ -65,7 +65,9 @@ const others = computed<readonly Other[]>(() => {
             lead: () => emit('readAs', `to ${wordsOf(form)}`),
           };
         });
-  return found.filter(({ text }) => text !== props.main);
+  // Under a foot, feet and inches read as inches do.
+  const texts = found.map(({ text }) => text);
+  return found.filter(({ text }, at) => text !== props.main && texts.indexOf(text) === at);
 });
 
 const clipboard = useClipboard({ legacy: true });
@@ -165,8 +167,8 @@ li {
     flex: none;
     border-bottom: 0;
     border-right: 1px solid var(--groove);
-    padding-right: 4px;
-    margin-right: 10px;
+    padding: 0 4px 0 2px;
+    margin-right: 8px;
   }
 }
 </style>

@@ -22,7 +22,7 @@ function byKey(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div class="row" :class="{ whole: !editing }" @keydown="byKey">
+  <div class="row" @keydown="byKey">
     <div v-if="editing" class="anew"><slot name="anew" /></div>
     <template v-else>
       <slot name="front"
@@ -51,10 +51,6 @@ function byKey(event: KeyboardEvent): void {
   grid-template-columns: auto minmax(0, 1fr) auto auto;
   align-items: stretch;
   border-bottom: 1px solid var(--groove);
-}
-/* Nothing in it reaches out of it; suggestions do, while it is written anew. */
-.whole {
-  contain: content;
 }
 .anew,
 .rest {

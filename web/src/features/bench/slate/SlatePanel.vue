@@ -211,7 +211,10 @@ watch(editedLine, (id) => {
   if (id === undefined) emit('draft', undefined);
   else void showLine(id);
 });
-/** The line being written comes into view, when the room around it has settled. */
+watch(openLine, (id) => {
+  if (id !== undefined) void showLine(id);
+});
+/** The line being written, or one whose rest was opened, comes into view, when the room around it has settled. */
 async function showLine(id: string): Promise<void> {
   await nextTick();
   const index = found.value.findIndex(({ line }) => line.id === id);
@@ -219,7 +222,10 @@ async function showLine(id: string): Promise<void> {
 }
 defineExpose({
   showFoot,
-  isEditing: computed(() => editedLine.value !== undefined),
+  /** The slate itself is being worked on, and where room is short it has all of it. */
+  isBusy: computed(
+    () => isSearching.value || [selection, newWords, asking, openLine].some((one) => one.value !== undefined),
+  ),
   leave: () => (editedLine.value = undefined),
 });
 </script>

@@ -98,4 +98,10 @@ const sought = defineModel<string>('sought', { required: true });
   font-size: 15px;
   white-space: nowrap;
 }
+/* Where room is short the words sought have it. */
+@media (max-width: 760px) {
+  .search ~ .tool {
+    display: none;
+  }
+}
 </style>
