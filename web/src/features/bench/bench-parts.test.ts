@@ -19,8 +19,8 @@ describe('small parts', () => {
   it('fractions are set as fractions, primes apart, and the text stays what it is', () => {
     const size = mount(SizeText, { props: { text: '12′ 4 5⁄8″' } });
     expect(size.text()).toBe('12′ 4 5⁄8″');
-    expect(size.get('.fraction').text()).toBe('5⁄8');
-    expect(size.findAll('.prime')).toHaveLength(1);
+    expect(size.get('.size-fraction').text()).toBe('5⁄8');
+    expect(size.findAll('.size-prime')).toHaveLength(1);
   });
 
   it.each([

@@ -5,6 +5,7 @@ import { EditorView, keymap, placeholder } from '@codemirror/view';
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { Span } from '@sprell/core';
 import { afterPaint } from '../../../ui/after-paint.ts';
+import { sizeNode } from '../../../ui/size-pieces.ts';
 import { backspace, figureAt, operator, type EntryText, type Operator } from './edits.ts';
 import { entryMarking, setFindings } from './entry-marking.ts';
 import { useHand, type EntryHandle } from './hand.ts';
@@ -97,18 +98,6 @@ function contentAttributes() {
   });
 }
 
-/** The hint with its primes drawn up, as sizes are set everywhere. */
-function setAsSize(text: string): HTMLElement {
-  const set = document.createElement('span');
-  for (const piece of text.split(/(′)/)) {
-    const part = document.createElement('span');
-    part.textContent = piece;
-    if (piece === '′') part.className = 'hint-prime';
-    set.append(part);
-  }
-  return set;
-}
-
 const emitted = (act: () => void) => () => {
   act();
   return true;
@@ -185,7 +174,7 @@ onMounted(() => {
         extras.of([]),
         entryMarking,
         EditorView.lineWrapping,
-        placeholder(() => setAsSize(props.hint)),
+        placeholder(() => sizeNode(props.hint)),
         attributes.of(contentAttributes()),
         EditorView.updateListener.of((update) => {
           if (update.docChanged) {
@@ -264,9 +253,6 @@ defineExpose({ focus: () => view?.focus(), take: () => hand.take(handle, props.i
 .cm-editor .cm-placeholder {
   color: var(--faint);
 }
-.hint-prime {
-  margin-right: -0.3em;
-}
 .entry-label {
   color: var(--ink-soft);
   font-family: var(--words);
@@ -310,33 +296,43 @@ defineExpose({ focus: () => view?.focus(), take: () => hand.take(handle, props.i
 .entry-ghost {
   color: var(--faint);
 }
-.cm-tooltip.cm-tooltip-autocomplete {
+/* The editor's own style sheet comes later and is as precise; these are more so. */
+.cm-editor .cm-tooltip.cm-tooltip-autocomplete {
   border: 1px solid var(--ink);
   border-radius: 3px;
   background: var(--board);
   color: var(--ink);
 }
-.cm-tooltip.cm-tooltip-autocomplete > ul {
-  font-family: var(--words);
-  font-size: 16px;
+.cm-editor .cm-tooltip.cm-tooltip-autocomplete > ul {
   max-height: 12em;
+  font-family: var(--words);
+  font-size: calc(16px * var(--text-size));
 }
-.cm-tooltip.cm-tooltip-autocomplete > ul > li {
-  padding: 8px 12px;
+.cm-editor .cm-tooltip.cm-tooltip-autocomplete > ul > li {
+  display: flex;
+  align-items: baseline;
+  gap: 12px;
+  padding: 9px 12px;
 }
-.cm-tooltip-autocomplete ul li[aria-selected] {
-  background: var(--chalk) !important;
-  color: var(--on-chalk) !important;
+.cm-editor .cm-tooltip-autocomplete ul li[aria-selected] {
+  background: var(--chalk);
+  color: var(--on-chalk);
 }
-.cm-completionDetail {
-  font-style: normal !important;
+.cm-editor .cm-completionMatchedText {
+  text-decoration: none;
+  font-weight: 600;
+}
+.cm-editor .cm-completionDetail {
+  margin-left: auto;
+  font-family: var(--figures);
+  font-style: normal;
   color: var(--ink-soft);
 }
-li[aria-selected] .cm-completionDetail {
+.cm-editor li[aria-selected] .cm-completionDetail {
   color: inherit;
 }
-.cm-tooltip.cm-completionInfo {
-  padding: 8px 12px;
+.cm-editor .cm-tooltip.cm-completionInfo {
+  padding: 9px 12px;
   border: 1px solid var(--groove);
   background: var(--board);
   color: var(--ink);

@@ -2,10 +2,10 @@
 /** The entry with what is wrong with it, and the fixes, beneath. Enter lands it. Nothing typed is ever lost. */
 import { computed, ref, useId, watch } from 'vue';
 import { X } from 'lucide-vue-next';
-import { describeIssue, type Alternative, type Fix, type Reckoned } from '@sprell/core';
+import { describeIssue, type Alternative, type Fix, type Issue, type Reckoned } from '@sprell/core';
 import PlainButton from '../../../ui/PlainButton.vue';
 import EntryEditor from './EntryEditor.vue';
-import type { NamedMark } from './suggestions.ts';
+import { isBegun, type NamedMark } from './suggestions.ts';
 
 const props = defineProps<{
   label: string;
@@ -28,8 +28,13 @@ watch(model, () => (insisted.value = false));
 
 const issue = computed(() => {
   const found = props.reckoned?.issue;
-  return found && (found.code !== 'entry.unfinished' || insisted.value) ? found : undefined;
+  return found && (insisted.value || !isUnderWay(found)) ? found : undefined;
 });
+/** An entry that stops short, or ends in the beginning of a known word, is being typed. */
+function isUnderWay({ code, start, end }: Issue): boolean {
+  if (code === 'entry.unfinished') return true;
+  return code === 'name.unknown' && end === model.value.length && isBegun(model.value.slice(start, end), props.marks);
+}
 const fixes = computed<readonly Fix[]>(() => issue.value?.fixes ?? []);
 const alternatives = computed<readonly Alternative[]>(() =>
   issue.value === undefined ? (props.reckoned?.parsed.alternatives ?? []) : [],

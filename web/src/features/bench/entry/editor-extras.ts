@@ -9,10 +9,18 @@ import {
 import { history, historyKeymap, standardKeymap, undo } from '@codemirror/commands';
 import { Prec, type Extension } from '@codemirror/state';
 import { keymap, type Command } from '@codemirror/view';
-import { suggest, type NamedMark } from './suggestions.ts';
+import { sizeNode } from '../../../ui/size-pieces.ts';
+import { suggest, type NamedMark, type Suggestion } from './suggestions.ts';
 
 const isOpen: (command: Command) => Command = (command) => (editor) =>
   completionStatus(editor.state) === 'active' && command(editor);
+
+function sizeOf({ reading }: Suggestion): Node | null {
+  if (reading === undefined) return null;
+  const node = sizeNode(reading);
+  node.classList.add('cm-completionDetail');
+  return node;
+}
 
 export const undoTyping = undo;
 
@@ -42,6 +50,9 @@ export function editorExtras(marks: () => readonly NamedMark[]): Extension {
       selectOnOpen: false,
       interactionDelay: 0,
       icons: false,
+      addToOptions: [{ position: 80, render: sizeOf }],
+      // Beneath the entry stands what is wrong with it.
+      aboveCursor: true,
     }),
     keymap.of([...historyKeymap.filter(({ key }) => key !== 'Mod-z'), ...standardKeymap]),
   ];

@@ -1,7 +1,7 @@
 import { mount } from '@vue/test-utils';
 import { reckon } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick, ref } from 'vue';
 import { editorIn, pressIn, typeInto } from '../../../testing/editing.ts';
 import { fraction, insert } from './edits.ts';
@@ -41,9 +41,6 @@ function anEntry(first = '', more: object = {}) {
   return { field, text, type, press, content: () => field.get('[data-test=entry]') };
 }
 
-/** What is drawn behind the frame that shows the reading. */
-const drawn = () => new Promise((resolve) => setTimeout(resolve, 60));
-
 beforeEach(() => setActivePinia(createPinia()));
 afterEach(() => {
   document.body.innerHTML = '';
@@ -67,8 +64,8 @@ describe('the entry', () => {
     expect(field.get('[role=alert]').text()).toContain('give the plain number a unit');
     expect(content().attributes('aria-invalid')).toBe('true');
     expect(document.getElementById(content().attributes('aria-describedby') ?? '')).not.toBeNull();
-    await drawn();
-    expect(field.find('.entry-wrong').exists()).toBe(true);
+    // Drawn behind the frame that shows the reading.
+    await vi.waitFor(() => expect(field.find('.entry-wrong').exists()).toBe(true));
     const fixes = field.findAll('.fixes button');
     expect(fixes.map((fix) => fix.text())).toEqual(['3″', '3′', '3 mm']);
     await fixes[1]?.trigger('click');
@@ -80,14 +77,25 @@ describe('the entry', () => {
     const { field, type, press } = anEntry();
     await type(`(5' + `);
     expect(field.find('[role=alert]').exists()).toBe(false);
-    await drawn();
-    expect(field.get('.entry-ghost').text()).toContain(')');
+    await vi.waitFor(() => expect(field.get('.entry-ghost').text()).toContain(')'));
     await press('Enter');
     expect(field.get('[role=alert]').text()).toContain('stops short');
     await type(`(5' + 3`);
     expect(field.get('[role=alert]').text()).not.toContain('stops short');
     await type(`(5' + 3"`);
     expect(field.find('[role=alert]').exists()).toBe(false);
+  });
+
+  it('lets a word that may still become a known one be finished, and says what is wrong when it is not', async () => {
+    const { field, type, press } = anEntry();
+    await type(`5' + ra`);
+    expect(field.find('[role=alert]').exists()).toBe(false);
+    await press('Enter');
+    expect(field.get('[role=alert]').text()).toContain('no mark called ra');
+    await type(`5' + rakes`);
+    expect(field.get('[role=alert]').text()).toContain('no mark called rakes');
+    await type(`ra + 5'`);
+    expect(field.get('[role=alert]').text()).toContain('no mark called ra');
   });
 
   it('lands an entry whose brackets are closed for it', async () => {

@@ -7,6 +7,11 @@ export interface NamedMark {
   readonly reading: string;
 }
 
+/** A suggestion; a mark shows its size. */
+export interface Suggestion extends Completion {
+  readonly reading?: string;
+}
+
 const functions: readonly Completion[] = Object.entries(FUNCTIONS).map(([name, { args, about }]) => ({
   label: name,
   detail: `(${args})`,
@@ -28,14 +33,22 @@ const words: readonly Completion[] = [
   { label: 'pi', info: 'π, exact until it is read', type: 'word' },
 ];
 
+/** A word that may still become one that is known: while it is being typed it is no mistake. */
+export function isBegun(word: string, marks: readonly NamedMark[]): boolean {
+  const begun = word.toLowerCase();
+  return [...marks.map(({ name }) => name), ...[...functions, ...units, ...words].map(({ label }) => label)].some(
+    (known) => known.length > begun.length && known.toLowerCase().startsWith(begun),
+  );
+}
+
 /** Suggestions for the word at the cursor. A unit that is written out whole needs none. */
 export function suggest(marks: () => readonly NamedMark[]) {
   return (context: CompletionContext): CompletionResult | null => {
     const word = context.matchBefore(/\p{L}[\p{L}\p{N}_]*/u);
     if (!word && !context.explicit) return null;
-    const named = marks().map(({ name, reading }): Completion => ({
+    const named = marks().map(({ name, reading }): Suggestion => ({
       label: name,
-      detail: reading,
+      reading,
       info: 'a mark of this job',
       type: 'mark',
       boost: 2,

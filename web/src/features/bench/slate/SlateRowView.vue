@@ -203,7 +203,7 @@ watch(
 .body {
   min-width: 0;
   display: grid;
-  grid-template-columns: 40px minmax(0, 1fr);
+  grid-template-columns: calc(40px * var(--text-size)) minmax(0, 1fr);
   align-items: center;
   padding: 6px 4px 6px 0;
   min-height: calc(var(--touch) + 6px);
@@ -264,7 +264,7 @@ watch(
 }
 @media (max-width: 760px) {
   .body {
-    grid-template-columns: 34px minmax(0, 1fr);
+    grid-template-columns: calc(34px * var(--text-size)) minmax(0, 1fr);
   }
 }
 </style>

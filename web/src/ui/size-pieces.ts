@@ -1,0 +1,28 @@
+/** A stretch of a size, and how it is set. */
+export interface SizePiece {
+  readonly text: string;
+  readonly kind: 'fraction' | 'prime' | undefined;
+}
+
+/** A size cut into its fractions, its primes, and what stands between them. */
+export function sizePieces(text: string): readonly SizePiece[] {
+  return text
+    .split(/(\d+⁄\d+|′)/)
+    .filter((piece) => piece !== '')
+    .map((piece) => ({
+      text: piece,
+      kind: piece.includes('⁄') ? 'fraction' : piece === '′' ? 'prime' : undefined,
+    }));
+}
+
+/** The same where no component can stand: within the editor. Its classes are set in base.css. */
+export function sizeNode(text: string): HTMLElement {
+  const node = document.createElement('span');
+  for (const piece of sizePieces(text)) {
+    const part = document.createElement('span');
+    part.textContent = piece.text;
+    if (piece.kind) part.className = `size-${piece.kind}`;
+    node.append(part);
+  }
+  return node;
+}
