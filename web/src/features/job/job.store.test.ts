@@ -26,6 +26,11 @@ class FakeServer {
   };
   #revision = 0;
 
+  readonly #done = new Map<string, number>();
+  #revisionOf(base: number | string): number | undefined {
+    return typeof base === 'number' ? base : this.#done.get(base);
+  }
+
   apply(change: LineChange): LineWire {
     const revision = (this.#revision += 1);
     const line: LineWire = { ...this.#before(change), revision };
@@ -46,7 +51,15 @@ class FakeServer {
   }
 
   #settle(change: Change): ChangeResult {
-    if (change.kind !== 'job.reading') return this.answer(change);
+    if (change.kind !== 'job.reading') {
+      const line = this.lines.get(change.lineId);
+      // As the real one: a change made on another state of the line than the one it has is no change.
+      if ('base' in change && line && this.#revisionOf(change.base) !== line.revision)
+        return { id: change.id, status: 'conflict', line };
+      const answer = this.answer(change);
+      if (answer.status === 'applied') this.#done.set(change.id, answer.line.revision);
+      return answer;
+    }
     this.reading = change.reading;
     return { id: change.id, status: 'reads', reading: change.reading };
   }
@@ -162,12 +175,11 @@ describe('the open job', () => {
     await settled();
     const line = store.rows[0]?.line as LineWire;
     const theirs = { ...(server.lines.get(line.id) as LineWire), source: `9'`, revision: 50 };
-    server.answer = (change) => ({ id: change.id, status: 'conflict', line: theirs });
+    server.lines.set(line.id, theirs);
     store.edit(line.id, `6'`);
     await settled();
     expect(readings(store)).toEqual(['9′']);
     expect(store.conflicts).toMatchObject([{ line: { source: `9'` }, mine: { source: `6'` } }]);
-    server.answer = (change) => ({ id: change.id, status: 'applied', line: server.apply(change) });
     store.resolveConflict(store.conflicts[0] as never, 'mine');
     await settled();
     expect(readings(store)).toEqual(['6′']);
@@ -213,7 +225,10 @@ describe('the open job', () => {
     store.land(`1'`);
     store.land('last * 2');
     store.landWords('heading', 'Roof');
+    await settled();
     store.clear();
+    await settled();
+    expect(store.conflicts).toEqual([]);
     expect(store.rows).toEqual([]);
     expect(store.undoSays).toBe('Bring all 3 lines back');
     store.undo();

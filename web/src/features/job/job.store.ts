@@ -298,7 +298,8 @@ export const useJobStore = defineStore('job', () => {
 
   /** Takes every line off the slate, as one step. */
   function clear(): void {
-    const gone = rows.value.map(({ line }) => line);
+    // As they are now: a row holds its line as it was drawn, and the server may have answered since.
+    const gone = rows.value.flatMap(({ line }) => lines.get(line.id) ?? []);
     if (gone.length === 0) return;
     pushUndo({
       kind: 'many',
