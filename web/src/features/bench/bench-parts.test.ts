@@ -86,6 +86,16 @@ describe('the story stick', () => {
     await stick.get('form').trigger('submit');
     expect(stick.emitted('keep')).toEqual([['B'], ['sill']]);
   });
+
+  it('keeps nothing that has become wrong since the name was asked for', async () => {
+    const stick = aStick();
+    await stick.get('[data-test=keep]').trigger('click');
+    await stick.setProps({ canKeep: false });
+    await stick.get('[data-test=keep-as]').trigger('click');
+    await stick.get('input').setValue('sill');
+    await stick.get('form').trigger('submit');
+    expect(stick.emitted('keep')).toBeUndefined();
+  });
 });
 
 describe('hints for the first day', () => {

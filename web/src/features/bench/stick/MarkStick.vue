@@ -32,7 +32,8 @@ const problem = computed(() => {
 });
 
 function keep(name: string): void {
-  if (name === '' || problem.value) return;
+  // The entry may have been written on since the name was asked for.
+  if (name === '' || problem.value || !props.canKeep) return;
   isNaming.value = false;
   typed.value = '';
   emit('keep', name);
@@ -59,6 +60,7 @@ function keep(name: string): void {
           :key="name"
           type="button"
           class="button name"
+          :disabled="!canKeep"
           :aria-label="`Keep as ${name}`"
           data-test="keep-as"
           @pointerdown.prevent
