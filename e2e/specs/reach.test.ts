@@ -87,6 +87,39 @@ describe('room', () => {
   });
 });
 
+describe('the slate on a phone', () => {
+  it('has the room while it is worked on, and gives it back', async () => {
+    const bench = await openBench(browser, PHONE);
+    const { page } = bench;
+    const height = () => page.$eval('.lines', (list) => list.clientHeight);
+    const areKeysShown = () => page.$eval('[data-key="5"]', (key) => (key as HTMLElement).offsetParent !== null);
+    const atRest = await height();
+    await page.tap('[data-test=slate-tools]');
+    await page.waitForSelector('[data-test=select]', { visible: true });
+    await page.tap('[data-test=select]');
+    await page.waitForSelector('[data-test=sums]');
+    expect(await height()).toBeGreaterThan(atRest * 1.5);
+    expect(await areKeysShown()).toBe(false);
+    await page.tap('[data-test=done-selecting]');
+    expect(await areKeysShown()).toBe(true);
+    await page.tap('[data-test=search]');
+    await page.waitForSelector('[data-test=sought]');
+    await page.type('[data-test=sought]', 'rafter');
+    await page.waitForFunction(() => document.querySelectorAll('[data-line]').length < 6);
+    await page.tap('[data-test=search]');
+    await page.tap('[data-test=slate-tools]');
+    await bench.show(20);
+    await page.tap('[data-line="20"] [data-test=dots]');
+    await page.waitForSelector('[data-line="20"] [data-test=use-entry]');
+    await page.tap('[data-line="20"] [data-test=use-entry]');
+    expect(await areKeysShown()).toBe(true);
+    expect(await bench.readBack()).toContain('#18 − #19');
+    await bench.clear();
+    expect(await bench.overflow()).toBeLessThanOrEqual(0);
+    expect(bench.errors).toEqual([]);
+  });
+});
+
 describe('by the keyboard alone', () => {
   const chord = async (bench: Bench, modifier: KeyInput, key: KeyInput) => {
     await bench.page.keyboard.down(modifier);
