@@ -5,7 +5,6 @@ import { useResizeObserver } from '@vueuse/core';
 import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue';
 import { Ellipsis } from 'lucide-vue-next';
 import type { Reckoned, ReadingStyle, Scope } from '@sprell/core';
-import PlainButton from '../../../ui/PlainButton.vue';
 import { useComfort } from '../../comfort/comfort.store.ts';
 import { nameOf, type SlateRow, type WorkedRow } from '../../job/slate-row.ts';
 import type { NamedMark } from '../entry/suggestions.ts';
@@ -13,6 +12,7 @@ import SelectionSums from './SelectionSums.vue';
 import SlateRowView from './SlateRowView.vue';
 import { isFound } from './search.ts';
 import SlateTools from './SlateTools.vue';
+import TakeOffQuestion from './TakeOffQuestion.vue';
 import WordsForm from './WordsForm.vue';
 import WordsRowView from './WordsRowView.vue';
 
@@ -253,14 +253,14 @@ defineExpose({
       @sum="(entry) => emit('land', entry)"
       @done="selection = undefined"
     />
-    <div v-if="asking" class="ask" role="alertdialog" aria-label="Take it off?" @keydown.esc="answer()">
-      <p>{{ asking.says }}</p>
-      <PlainButton v-if="asking.keepValue" leading data-test="keep-value" @click="answer(asking.keepValue)"
-        >Keep its value</PlainButton
-      >
-      <PlainButton data-test="take-off" @click="answer(asking.takeOff)">Take off</PlainButton>
-      <PlainButton @click="answer()">Leave</PlainButton>
-    </div>
+    <TakeOffQuestion
+      v-if="asking"
+      :says="asking.says"
+      :can-keep-value="asking.keepValue !== undefined"
+      @keep-value="answer(asking.keepValue)"
+      @take-off="answer(asking.takeOff)"
+      @leave="answer()"
+    />
     <WordsForm v-if="newWords" :where="wordsGo" @keep="landWords" @leave="newWords = undefined" />
     <div class="board">
       <button
@@ -349,18 +349,6 @@ defineExpose({
   display: flex;
   flex-direction: column;
   min-height: 0;
-}
-.ask {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px;
-  padding: 8px 12px;
-  background: var(--pencil-wash);
-}
-.ask p {
-  flex: 1 1 12em;
-  margin: 0;
 }
 .board {
   position: relative;
