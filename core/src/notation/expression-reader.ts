@@ -140,20 +140,23 @@ function readSigned(c: Cursor): Expr | undefined {
 function readSign(c: Cursor): Expr | undefined {
   const start = c.start();
   const negative = c.kind !== T.PLUS;
+  const operand = readSignedBehind(c);
+  if (operand === undefined || !negative) return operand;
+  // A temperature below zero is a place on its scale, not the opposite of one.
+  if (operand.kind === 'measure' && operand.parts.length === 1 && isTemperature(operand))
+    return negativeTemperature(operand, start);
+  return { kind: 'signed', start, end: operand.end, operand };
+}
+
+/** The operand behind the sign, ^ or √ at the cursor, one level deeper; undefined, and said, when the entry stops short of it. */
+function readSignedBehind(c: Cursor): Expr | undefined {
   const before = c.lastEnd();
   c.enter();
   c.advance();
   const operand = readSigned(c);
   c.leave();
-  if (operand === undefined) {
-    c.stopsShort('a value', before);
-    return undefined;
-  }
-  if (!negative) return operand;
-  // A temperature below zero is a place on its scale, not the opposite of one.
-  if (operand.kind === 'measure' && operand.parts.length === 1 && isTemperature(operand))
-    return negativeTemperature(operand, start);
-  return { kind: 'signed', start, end: operand.end, operand };
+  if (operand === undefined) c.stopsShort('a value', before);
+  return operand;
 }
 
 type MeasureExpr = Extract<Expr, { kind: 'measure' }>;
@@ -186,15 +189,8 @@ function readPower(c: Cursor, base: Expr): Expr {
     return c.kind === T.SUPERSCRIPT ? readPower(c, power) : power;
   }
   if (c.kind !== T.CARET) return base;
-  const before = c.lastEnd();
-  c.enter();
-  c.advance();
-  const exponent = readSigned(c);
-  c.leave();
-  if (exponent === undefined) {
-    c.stopsShort('a value', before);
-    return base;
-  }
+  const exponent = readSignedBehind(c);
+  if (exponent === undefined) return base;
   return { kind: 'power', start: base.start, end: exponent.end, base, exponent };
 }
 
@@ -261,16 +257,8 @@ function readMoney(c: Cursor): Expr | undefined {
 
 function readRoot(c: Cursor): Expr | undefined {
   const start = c.start();
-  const before = c.lastEnd();
-  c.enter();
-  c.advance();
-  const operand = readSigned(c);
-  c.leave();
-  if (operand === undefined) {
-    c.stopsShort('a value', before);
-    return undefined;
-  }
-  return { kind: 'call', start, end: operand.end, name: 'sqrt', args: [operand] };
+  const operand = readSignedBehind(c);
+  return operand && { kind: 'call', start, end: operand.end, name: 'sqrt', args: [operand] };
 }
 
 function readGroup(c: Cursor): Expr | undefined {
