@@ -8,7 +8,7 @@ const only = (name, from, allowed, comment) => ({
 });
 
 /** Within the core, floor by floor. */
-const floors = ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'slate'];
+const floors = ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'slate', 'stick', 'scale', 'drawing'];
 const below = {
   base: [],
   number: ['base'],
@@ -17,6 +17,9 @@ const below = {
   reading: ['base', 'number', 'units'],
   evaluate: ['base', 'number', 'units', 'notation', 'reading'],
   slate: ['base', 'number', 'units', 'notation', 'reading', 'evaluate'],
+  drawing: ['base', 'number', 'units'],
+  stick: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'slate', 'drawing'],
+  scale: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'drawing'],
 };
 
 module.exports = {

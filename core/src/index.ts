@@ -25,7 +25,33 @@ export { evaluate, type Outcome } from './evaluate/evaluate.ts';
 export { EMPTY_SCOPE, type Resolved, type Scope } from './evaluate/scope.ts';
 export { reckon, readOutcome, type Reckoned } from './evaluate/reckon.ts';
 export { Session } from './evaluate/session.ts';
-export { Slate, type WorkedLine } from './slate/slate.ts';
+export { Slate, type MarkLine, type WorkedLine } from './slate/slate.ts';
+export { freeNames, NAME_LIMIT, nameFromLabel, nameIssue } from './stick/mark-name.ts';
+export { ledgerOf, type Ledger, type LedgerLine, type Posting } from './stick/ledger.ts';
+export { renamedIn, valueForMark, withoutAssignment } from './stick/rewrite-names.ts';
+export {
+  crowdedStretch,
+  rodOf,
+  spreadLabels,
+  stretchAround,
+  type NamedQuantity,
+  type Rod,
+  type RodMark,
+  type Stretch,
+} from './stick/rod.ts';
+export { rodSheets, type PrintedMark, type RodPrint } from './stick/rod-sheets.ts';
+export { SHEETS, type Drawing, type LineWeight, type Shape, type SheetSize } from './drawing/drawing.ts';
+export {
+  readScale,
+  turn,
+  turnedEntry,
+  type DrawingScale,
+  type ScaleDefinition,
+  type ScaleIssue,
+  type Side,
+} from './scale/drawing-scale.ts';
+export { bestFits, COMMON_SCALES, type CommonScale, type Fit } from './scale/common-scales.ts';
+export { scaleBar, scaleRule } from './scale/scale-rule.ts';
 export type { LineResult, SlateLine } from './slate/node.ts';
 export { bindLast } from './slate/bind-last.ts';
 export { referencesOf } from './slate/references.ts';

@@ -28,6 +28,9 @@ const SENTENCES: Sentences = {
   'name.unknown': ({ name }) =>
     `There is no mark called ${name}; keep one under that name first or correct the spelling.`,
   'name.taken': ({ name }) => `${name} already means something in an entry; choose another name for the mark.`,
+  'name.shape': () => 'A name is letters, digits and _, a letter first.',
+  'name.too_long': ({ limit }) => `A name has ${limit} characters at most.`,
+  'name.in_use': ({ name }) => `There is a mark called ${name} already; choose another name.`,
   'line.unknown': ({ line }) => `There is no line ${line} on the slate with a result to use.`,
   'line.failed': ({ line }) => `${line} has no result to use; mend it first.`,
   'line.circle': ({ chain }) =>
@@ -71,6 +74,11 @@ const SENTENCES: Sentences = {
   'range.tangent': () => 'At a right angle the tangent has no value; check the angle.',
   'range.leg': () => 'The diagonal is shorter than the side; give the diagonal first, leg(c; a).',
   'range.step': () => 'A step is more than nothing; give one such as 1/8".',
+  'scale.ratio': () => 'A ratio is two numbers, paper first, as in 1:20.',
+  'scale.not_length': ({ side, kind }) =>
+    `What stands for the ${side} is ${a(kind)}; a scale is one length for another.`,
+  'scale.zero': ({ side }) => `The length on the ${side} has to be more than nothing.`,
+  'scale.kind': ({ kind }) => `${a(kind).replace(/^a/, 'A')} is the same on paper and on site; a scale turns sizes.`,
 };
 
 /** The sentence for an issue. */

@@ -27,6 +27,9 @@ export interface IssueFields {
   'unit.without_number': { readonly unit: string };
   'name.unknown': { readonly name: string };
   'name.taken': { readonly name: string };
+  'name.shape': { readonly name: string };
+  'name.too_long': { readonly limit: string };
+  'name.in_use': { readonly name: string };
   'line.unknown': { readonly line: string };
   'line.failed': { readonly line: string };
   'line.circle': { readonly chain: string };
@@ -59,6 +62,10 @@ export interface IssueFields {
   'range.tangent': object;
   'range.leg': object;
   'range.step': object;
+  'scale.ratio': object;
+  'scale.not_length': { readonly side: string; readonly kind: string };
+  'scale.zero': { readonly side: string };
+  'scale.kind': { readonly kind: string };
 }
 
 export type IssueCode = keyof IssueFields;

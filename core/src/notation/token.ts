@@ -41,6 +41,9 @@ export const PI: TokenKind = 29;
 export const DOTS: TokenKind = 30;
 export const UNKNOWN: TokenKind = 31;
 
+/** Behind the name of a mark they make it, or post to it. */
+export const ASSIGNMENT_SIGNS: ReadonlySet<TokenKind> = new Set([EQUALS, PLUS_EQUALS, MINUS_EQUALS]);
+
 /** The tokens of one entry, in order, closed by END, twice among the kinds, so that whoever looks past a token need not ask whether there is one. White space is the gap between an end and the next start. */
 export interface TokenTable {
   source: string;

@@ -2,6 +2,7 @@ import { makeIssue } from '../base/issue.ts';
 import { evaluate } from '../evaluate/evaluate.ts';
 import { foldEntry } from '../evaluate/fold.ts';
 import type { Resolved, Scope } from '../evaluate/scope.ts';
+import type { Assignment } from '../notation/ast.ts';
 import { parse } from '../notation/parser.ts';
 import type { ScanOptions } from '../notation/scanner.ts';
 import { makeRational } from '../number/rational.ts';
@@ -21,6 +22,12 @@ export interface WorkedLine {
   readonly line: SlateLine;
   readonly parsed: LineNode['parsed'];
   readonly result: LineResult;
+}
+
+/** A line that makes a mark or posts to it. Its result is what the mark comes to by then, `amount` what the line brings. */
+export interface MarkLine extends WorkedLine {
+  readonly operator: Assignment['operator'];
+  readonly amount: LineResult;
 }
 
 /**
@@ -185,6 +192,29 @@ export class Slate {
     return [...this.#marks.values()]
       .filter((mark) => mark.assignments.length > 0)
       .map((mark) => ({ name: mark.name, result: this.#resultOf(mark) }));
+  }
+
+  /** The lines that make a mark or post to it, in the order they stand. */
+  markLines(name: string): readonly MarkLine[] {
+    return (this.#marks.get(name.toLowerCase())?.assignments ?? []).map((node) => ({
+      ...this.#worked(node),
+      operator: node.parsed.entry?.assignment?.operator ?? 'keep',
+      amount: this.#amountOf(node),
+    }));
+  }
+
+  /** Lines whose own text uses a mark, in the order they stand; those that make it or post to it are not among them. */
+  usersOfMark(name: string): readonly SlateLine[] {
+    return [...(this.#usersOfMark.get(name.toLowerCase()) ?? [])]
+      .sort((a, b) => a.index - b.index)
+      .map(({ line }) => line);
+  }
+
+  /** What an entry comes to, before that is posted to the mark in front of it. */
+  #amountOf(node: LineNode): LineResult {
+    if (node.circle !== undefined || node.folded === undefined) return this.#resultOf(node);
+    const result = evaluate(node.folded, node.parsed.source, this.#ownScope);
+    return result.ok ? lineResult(result.value) : result;
   }
 
   /**
