@@ -24,6 +24,18 @@ export interface WorkedLine {
   readonly result: LineResult;
 }
 
+/** A mark with what it comes to. */
+export interface MadeMark {
+  /** As first written. */
+  readonly name: string;
+  readonly result: LineResult;
+  readonly madeBy: readonly {
+    readonly id: string;
+    readonly number: number;
+    readonly operator: Assignment['operator'];
+  }[];
+}
+
 /** A line that makes a mark or posts to it. Its result is what the mark comes to by then, `amount` what the line brings. */
 export interface MarkLine extends WorkedLine {
   readonly operator: Assignment['operator'];
@@ -187,11 +199,19 @@ export class Slate {
     return [...users].sort((a, b) => a.index - b.index).map((user) => user.line);
   }
 
-  /** Marks that lines made, with their values. */
-  marks(): readonly { readonly name: string; readonly result: LineResult }[] {
+  /** Marks that lines made, with their values and the lines that made them, in the order they stand. */
+  marks(): readonly MadeMark[] {
     return [...this.#marks.values()]
       .filter((mark) => mark.assignments.length > 0)
-      .map((mark) => ({ name: mark.name, result: this.#resultOf(mark) }));
+      .map((mark) => ({
+        name: mark.assignments[0]?.parsed.entry?.assignment?.name ?? mark.name,
+        result: this.#resultOf(mark),
+        madeBy: mark.assignments.map(({ line: { id, number }, parsed }) => ({
+          id,
+          number,
+          operator: parsed.entry?.assignment?.operator ?? 'keep',
+        })),
+      }));
   }
 
   /** The lines that make a mark or post to it, in the order they stand. */

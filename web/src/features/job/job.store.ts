@@ -12,7 +12,6 @@ import {
   DEFAULT_STYLE,
   exactText,
   fromStored,
-  readQuantity,
   toStored,
   valueForLine,
   type Scope,
@@ -24,6 +23,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { jobServer } from '../../adapters/job-server-loader.ts';
 import { remember, remembered } from '../../adapters/local-memory.ts';
 import { RequestFailure } from '../../adapters/request-failure.ts';
+import { useMarks } from './job-marks.ts';
 import { useJobReading } from './job-reading.ts';
 import { Outbox, type KeepState } from './outbox.ts';
 import { SlateKeeper } from './slate-keeper.ts';
@@ -220,8 +220,11 @@ export const useJobStore = defineStore('job', () => {
     undoSays.value = step.says;
   }
 
-  /** Puts an entry on the slate: at its foot, or above a line. */
-  function land(entry: string, beforeId?: string): void {
+  /**
+   * Puts an entry on the slate: at its foot, or above a line.
+   * @param undoSays what undoing it is called, where that is more than taking the line off
+   */
+  function land(entry: string, beforeId?: string, undoSays?: string): void {
     const lastNumber = keeper.slate.lastNumber();
     const { label, source } = splitLabel(lastNumber === undefined ? entry : bindLast(entry, lastNumber, style.value));
     const line = newLine({ kind: 'worked', number: nextNumber, source: stored(source), label }, beforeId);
@@ -229,7 +232,7 @@ export const useJobStore = defineStore('job', () => {
     const { position, note } = line;
     const number = nextNumber - 1;
     send({ id: uuidv7(), kind: 'line.add', lineId: line.id, number, position, source: line.source, label, note });
-    pushUndo({ kind: 'delete', lineId: line.id, says: `Take #${number} off again` });
+    pushUndo({ kind: 'delete', lineId: line.id, says: undoSays ?? `Take #${number} off again` });
   }
 
   /** Puts a heading or a plain note on the slate: at its foot, or above a line. */
@@ -399,16 +402,17 @@ export const useJobStore = defineStore('job', () => {
     return keeper.slate.scope(editedLineId);
   }
 
-  /** The marks of the job with their values, as they read. */
-  const marks = computed(() => {
-    void rows.value;
-    return keeper.slate
-      .marks()
-      .flatMap(({ name, result }) =>
-        result.ok && result.outcome.kind === 'quantity'
-          ? [{ name, reading: readQuantity(result.outcome.quantity, style.value).text }]
-          : [],
-      );
+  const stick = useMarks({
+    rows,
+    style,
+    jobId: () => job.value?.id,
+    slate: () => keeper.slate,
+    lines: () => lines,
+    shownSource,
+    stored,
+    write,
+    setDeleted,
+    pushUndo,
   });
 
   return {
@@ -437,7 +441,7 @@ export const useJobStore = defineStore('job', () => {
     setReading,
     setReadingForGood,
     forGood,
-    marks,
+    ...stick,
     undo,
     resolveConflict,
     scope,
