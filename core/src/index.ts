@@ -40,7 +40,14 @@ export {
   type Stretch,
 } from './stick/rod.ts';
 export { rodSheets, type PrintedMark, type RodPrint } from './stick/rod-sheets.ts';
-export { SHEETS, type Drawing, type LineWeight, type Shape, type SheetSize } from './drawing/drawing.ts';
+export {
+  SHEETS,
+  type Drawing,
+  type LineWeight,
+  type Shape,
+  type SheetSize,
+  type TextShape,
+} from './drawing/drawing.ts';
 export {
   readScale,
   turn,

@@ -5,6 +5,7 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'bench', component: BenchView },
+    { path: '/stick', name: 'stick', component: () => import('../features/stick/StickView.vue') },
     { path: '/help', name: 'help', component: () => import('../features/help/HelpView.vue') },
     { path: '/:rest(.*)*', redirect: '/' },
   ],

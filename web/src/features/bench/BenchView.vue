@@ -2,12 +2,12 @@
 /** The main screen: slate, entry, reading, keys and story stick together. */
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, shallowRef, watch } from 'vue';
 import { useMediaQuery } from '@vueuse/core';
-import { isMetric, labelColon, reckon, repeatedStep, wholeTimes, type Reckoned } from '@sprell/core';
+import { freeNames, isMetric, reckon, repeatedStep, wholeTimes, withoutAssignment, type Reckoned } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
 import { useComfort } from '../comfort/comfort.store.ts';
 import { changedStyle, type ReadingChange } from '../job/job-reading.ts';
 import { useJobStore } from '../job/job.store.ts';
-import { nameOf, type WorkedRow } from '../job/slate-row.ts';
+import { nameOf, splitLabel, type WorkedRow } from '../job/slate-row.ts';
 import BenchHead from './BenchHead.vue';
 import ConflictNotice from './ConflictNotice.vue';
 import { useBenchEntry } from './entry/bench-entry.ts';
@@ -21,7 +21,8 @@ import { withReading, withWords } from './reading/reading-change.ts';
 import ReadingPanel from './reading/ReadingPanel.vue';
 import { readLine } from './slate/line-reading.ts';
 import SlatePanel from './slate/SlatePanel.vue';
-import MarkStick from './stick/MarkStick.vue';
+import type { Amount } from './stick/amount.ts';
+import StoryStick from './stick/StoryStick.vue';
 import { usedBy, type Used } from './used.ts';
 
 // Not on the first screen: they come when they are wanted.
@@ -168,21 +169,56 @@ function useMark(name: string): void {
   hand.active?.focus();
 }
 
-/** What would be kept: the entry as it is written, unless it keeps itself already, or else the last result. */
-const canKeep = computed(() => {
-  if (!reckoned.value) return hasLast.value;
-  const { issue, outcome, parsed } = reckoned.value;
-  return issue === undefined && outcome?.kind === 'quantity' && parsed.entry?.assignment === undefined;
+/** What would be kept or posted: the entry as it is written, unless it keeps itself already, or else the last result. */
+const amount = computed((): Amount | undefined => {
+  const shown = reckoned.value ?? resting.value;
+  if (shown === undefined || shown.issue !== undefined || shown.outcome?.kind !== 'quantity') return undefined;
+  const { quantity } = shown.outcome;
+  const reading = shown.reading?.text ?? '';
+  const assignment = shown.parsed.entry?.assignment;
+  const { label, source } = splitLabel(shown.parsed.source);
+  if (reckoned.value) return assignment ? undefined : { entry: source, label: label ?? undefined, reading, quantity };
+  // A posting reads as what it posted; its line, as what the mark then came to.
+  const posted = assignment !== undefined && assignment.operator !== 'keep';
+  const entry = posted ? withoutAssignment(source, store.style) : `#${lastRow.value?.line.number}`;
+  return { entry, label: label ?? undefined, reading, quantity };
 });
-function keepAs(name: string): void {
-  putAway('keep');
+function landOnMark(name: string, sign: '=' | '+=' | '-=', entry: string, undoSays?: string): void {
   if (reckoned.value === undefined) {
-    landText(`${name} = #${lastRow.value?.line.number}`);
-    return;
+    store.land(`${name} ${sign} ${entry}`, undefined, undoSays);
+  } else {
+    const { label } = splitLabel(reckoned.value.parsed.source);
+    store.land(
+      withChange(`${label === null ? '' : `${label}: `}${name} ${sign} ${entry}`),
+      insertBefore.value,
+      undoSays,
+    );
   }
-  const behindLabel = (labelColon(entry.value) ?? -1) + 1;
-  entry.value = `${entry.value.slice(0, behindLabel)} ${name} = ${entry.value.slice(behindLabel).trim()}`.trim();
-  land();
+  afterLanding();
+}
+function keepAs(name: string): void {
+  if (amount.value === undefined) return;
+  putAway('keep');
+  const old = store.marks.find((mark) => mark.name.toLowerCase() === name.toLowerCase());
+  landOnMark(name, '=', amount.value.entry, old && `Put ${old.name} back to ${old.reading}`);
+  store.takeInHand(name);
+}
+function keepNew(): void {
+  const names = store.marks.map((mark) => mark.name);
+  keepAs(freeNames(names, 1)[0] as string);
+}
+function post(operator: 'add' | 'subtract', entry: string): void {
+  const mark = store.inHand;
+  const reading = amount.value?.reading;
+  if (mark === undefined || reading === undefined) return;
+  const isOn = operator === 'add';
+  landOnMark(
+    mark.name,
+    isOn ? '+=' : '-=',
+    entry,
+    isOn ? `Take ${reading} off ${mark.name} again` : `Put ${reading} back on ${mark.name}`,
+  );
+  store.takeInHand(mark.name);
 }
 
 /** For the entry in hand the change waits until it lands; a line on the slate is written with it. */
@@ -209,7 +245,7 @@ const hintsThere = computed(() => {
   if (comfort.showKeys && !metric.value) there.add('fraction');
   if (workedRows.value.length > 0) there.add('use').add('anew');
   if (inHand.value?.reading?.steps !== undefined) there.add('finest');
-  if (comfort.showStick && canKeep.value) there.add('keep');
+  if (comfort.showStick && amount.value !== undefined) there.add('keep');
   return there;
 });
 
@@ -257,7 +293,8 @@ async function chooseJob(jobId: string): Promise<void> {
 }
 
 onMounted(async () => {
-  await store.start();
+  // Coming back from another screen, the job is open still.
+  if (store.job === undefined) await store.start();
   await slate.value?.showFoot();
   await nextTick();
   if (!isTouch.value) entryField.value?.focus();
@@ -372,14 +409,19 @@ onMounted(async () => {
       @repeat="repeat"
     />
 
-    <MarkStick
+    <StoryStick
       v-if="comfort.showStick"
       class="stick"
       :marks="store.marks"
+      :style="store.style"
       :used="used.marks"
-      :can-keep="canKeep"
+      :in-hand="store.inHand"
+      :amount
       @use="useMark"
+      @hold="store.takeInHand"
       @keep="keepAs"
+      @keep-new="keepNew"
+      @post="post"
     />
 
     <ComfortPanel v-if="shows === 'comfort'" @close="shows = undefined" />
@@ -395,14 +437,14 @@ onMounted(async () => {
     'head head head' auto
     'notices notices notices' auto
     'column reading stick' minmax(0, 1fr)
-    'column keys stick' auto / minmax(0, 10fr) minmax(0, 11fr) 168px;
+    'column keys stick' auto / minmax(0, 10fr) minmax(0, 11fr) 212px;
 }
 .bench.left {
   grid-template:
     'head head head' auto
     'notices notices notices' auto
     'stick reading column' minmax(0, 1fr)
-    'stick keys column' auto / 168px minmax(0, 11fr) minmax(0, 10fr);
+    'stick keys column' auto / 212px minmax(0, 11fr) minmax(0, 10fr);
 }
 .head {
   grid-area: head;

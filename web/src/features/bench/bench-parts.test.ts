@@ -6,7 +6,6 @@ import ConflictNotice from './ConflictNotice.vue';
 import FirstHint from './FirstHint.vue';
 import type { Hint } from './first-hints.ts';
 import KeepStateText from './KeepStateText.vue';
-import MarkStick from './stick/MarkStick.vue';
 
 const squeezed = (text: string) => text.replace(/\s+/g, ' ').trim();
 
@@ -57,44 +56,6 @@ describe('small parts', () => {
     });
     expect(squeezed(gone.get('p').text())).toContain('You took it off the slate. Now it is off the slate.');
     expect(gone.findAll('button')).toHaveLength(1);
-  });
-});
-
-describe('the story stick', () => {
-  const marks = [{ name: 'A', reading: '4′' }];
-  const aStick = () => mount(MarkStick, { props: { marks, used: new Set(['a']), canKeep: true } });
-
-  it('puts a mark in at one touch and lights up what the entry uses', async () => {
-    const stick = aStick();
-    const mark = stick.get('[data-mark=A]');
-    expect(mark.classes()).toContain('used');
-    await mark.trigger('click');
-    expect(stick.emitted('use')).toEqual([['A']]);
-  });
-
-  it('keeps in two touches by a free letter, or by a name of one’s own', async () => {
-    const stick = aStick();
-    await stick.get('[data-test=keep]').trigger('click');
-    const letters = stick.findAll('[data-test=keep-as]');
-    expect(letters[0]?.text()).toBe('B');
-    await letters[0]?.trigger('click');
-    await stick.get('[data-test=keep]').trigger('click');
-    await stick.get('input').setValue('inch');
-    expect(stick.get('[role=alert]').text()).toContain('means something else');
-    await stick.get('form').trigger('submit');
-    await stick.get('input').setValue('sill');
-    await stick.get('form').trigger('submit');
-    expect(stick.emitted('keep')).toEqual([['B'], ['sill']]);
-  });
-
-  it('keeps nothing that has become wrong since the name was asked for', async () => {
-    const stick = aStick();
-    await stick.get('[data-test=keep]').trigger('click');
-    await stick.setProps({ canKeep: false });
-    await stick.get('[data-test=keep-as]').trigger('click');
-    await stick.get('input').setValue('sill');
-    await stick.get('form').trigger('submit');
-    expect(stick.emitted('keep')).toBeUndefined();
   });
 });
 

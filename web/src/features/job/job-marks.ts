@@ -249,7 +249,8 @@ export function useMarks(job: JobLines) {
     for (const { line, operator } of slate.markLines(name)) {
       const held = lineOf(line.id);
       if (held === undefined) continue;
-      if (operator === 'keep') steps.push(...rewriteAll([held], (source) => withoutAssignment(source, job.style.value)));
+      if (operator === 'keep')
+        steps.push(...rewriteAll([held], (source) => withoutAssignment(source, job.style.value)));
       else {
         job.setDeleted(held, true);
         steps.push({ kind: 'restore', lineId: held.id, says: '' });
@@ -267,7 +268,13 @@ export function useMarks(job: JobLines) {
   function freeze(lineId: string): void {
     const line = job.lines().get(lineId);
     const name = line && parse(job.shownSource(line), job.style.value).entry?.assignment?.name;
-    const made = name === undefined ? undefined : job.slate().markLines(name).find((one) => one.line.id === lineId);
+    const made =
+      name === undefined
+        ? undefined
+        : job
+            .slate()
+            .markLines(name)
+            .find((one) => one.line.id === lineId);
     if (!line || !made?.amount.ok || made.amount.quantity === undefined) return;
     const value = exactText(made.amount.quantity, job.style.value)?.plain;
     if (value === undefined) return;

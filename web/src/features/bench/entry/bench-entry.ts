@@ -1,6 +1,6 @@
 import { useEventListener } from '@vueuse/core';
 import { ref, watch } from 'vue';
-import { remember, remembered } from '../../../adapters/local-memory.ts';
+import { writeDown as writeDownEntry, writtenDown } from './written-down.ts';
 
 /** Behind the frame that shows a key, and soon enough that nothing is lost. */
 const WRITTEN_DOWN_AFTER = 50;
@@ -10,13 +10,13 @@ const WRITTEN_DOWN_AFTER = 50;
  * gives way to earlier entries, which are gone through one by one.
  */
 export function useBenchEntry(earlier: () => readonly string[]) {
-  const entry = ref(remembered<string>('entry') ?? '');
+  const entry = ref(writtenDown());
   const cleared = ref<string>();
   /** Where among the earlier entries one stands, and what was being written before. */
   let recalled: { readonly at: number; readonly draft: string } | undefined;
 
   let writing: ReturnType<typeof setTimeout> | undefined;
-  const writeDown = () => remember('entry', entry.value === '' ? undefined : entry.value);
+  const writeDown = () => writeDownEntry(entry.value);
   useEventListener(window, 'pagehide', writeDown);
   useEventListener(document, 'visibilitychange', writeDown);
   watch(entry, (text) => {

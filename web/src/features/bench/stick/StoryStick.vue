@@ -1,0 +1,154 @@
+<script setup lang="ts">
+/** The story stick beside the bench: keep a result, the mark in hand, and every mark within reach. */
+import { ref } from 'vue';
+import { ArrowDownWideNarrow, Maximize2, Ruler } from 'lucide-vue-next';
+import type { ReadingStyle } from '@sprell/core';
+import { remember, remembered } from '../../../adapters/local-memory.ts';
+import type { JobMark } from '../../job/job-marks.ts';
+import type { Amount } from './amount.ts';
+import InHand from './InHand.vue';
+import KeepForm from './KeepForm.vue';
+import { MARK_ORDERS, type MarkOrder } from './mark-order.ts';
+import RodList from './RodList.vue';
+
+defineProps<{
+  marks: readonly JobMark[];
+  style: ReadingStyle;
+  /** Names of marks that the entry uses, in lower case. */
+  used: ReadonlySet<string>;
+  inHand: JobMark | undefined;
+  /** What would be kept, added on or knocked off: undefined where there is nothing, or it keeps itself already. */
+  amount: Amount | undefined;
+}>();
+const emit = defineEmits<{
+  use: [name: string];
+  hold: [name: string];
+  keep: [name: string];
+  post: [operator: 'add' | 'subtract', entry: string];
+  keepNew: [];
+}>();
+
+const order = ref<MarkOrder>(remembered<MarkOrder>('stick.order') ?? 'size');
+const gaps = ref(false);
+function nextOrder(): void {
+  const at = MARK_ORDERS.findIndex((one) => one.order === order.value);
+  order.value = MARK_ORDERS[(at + 1) % MARK_ORDERS.length]?.order ?? 'size';
+  remember('stick.order', order.value);
+}
+</script>
+
+<template>
+  <section class="stick" aria-label="Story stick">
+    <KeepForm class="keep" :marks :amount @keep="(name) => emit('keep', name)" />
+    <InHand
+      v-if="inHand"
+      class="hand"
+      :mark="inHand"
+      :amount
+      @post="(operator, entry) => emit('post', operator, entry)"
+      @keep-new="emit('keepNew')"
+    />
+    <RodList
+      v-if="marks.length > 0"
+      class="rod"
+      :marks
+      :style
+      :used
+      :in-hand="inHand?.name"
+      :order
+      :gaps
+      @use="(name) => emit('use', name)"
+      @hold="(name) => emit('hold', name)"
+    />
+    <p v-else class="none">Sizes you keep stand here, one touch from the entry.</p>
+    <div v-if="marks.length > 0" class="tools">
+      <button
+        type="button"
+        class="tool"
+        :aria-pressed="gaps"
+        title="What lies between a mark and the one below it"
+        data-test="gaps"
+        @click="gaps = !gaps"
+      >
+        <Ruler :size="18" aria-hidden="true" />gaps
+      </button>
+      <button type="button" class="tool" title="How the marks are sorted" data-test="order" @click="nextOrder">
+        <ArrowDownWideNarrow :size="18" aria-hidden="true" />{{ MARK_ORDERS.find((one) => one.order === order)?.words }}
+      </button>
+      <RouterLink
+        class="tool"
+        to="/stick"
+        title="The whole story stick: postings, names, printing"
+        data-test="open-stick"
+        ><Maximize2 :size="18" aria-hidden="true" /><span class="sr-only">The whole story stick</span></RouterLink
+      >
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.stick {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  min-height: 0;
+  padding: 10px 10px 4px 0;
+}
+.rod {
+  flex: 1;
+}
+.none {
+  color: var(--ink-soft);
+  margin: 0;
+}
+.tools {
+  display: flex;
+  justify-content: space-between;
+  border-top: 1px solid var(--ink);
+}
+.tool {
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  gap: 5px;
+  min-width: 40px;
+  min-height: var(--touch);
+  padding: 0 4px;
+  border: 0;
+  background: none;
+  color: var(--ink-soft);
+  font-size: 14px;
+  text-decoration: none;
+  white-space: nowrap;
+  cursor: pointer;
+}
+.tool:hover,
+.tool[aria-pressed='true'] {
+  color: var(--chalk);
+}
+.tool[aria-pressed='true'] {
+  font-weight: 600;
+  text-decoration: underline;
+}
+@media (max-width: 760px) {
+  .stick {
+    flex-direction: row;
+    align-items: stretch;
+    min-height: var(--touch);
+    padding: 0;
+    gap: 6px;
+  }
+  .rod {
+    min-width: 0;
+  }
+  .tools {
+    border: 0;
+  }
+  .tools .tool:not(:last-child) {
+    display: none;
+  }
+  .none {
+    margin: auto 0;
+  }
+}
+</style>

@@ -1,0 +1,109 @@
+<script setup lang="ts">
+/** A field that takes any entry: a size, a sum, marks and lines. It says what that comes to, and mends it at a touch. */
+import { computed, useId } from 'vue';
+import { describeIssue, reckon, type Fix, type Issue, type Reckoned } from '@sprell/core';
+import SizeText from '../../ui/SizeText.vue';
+import { useJobStore } from '../job/job.store.ts';
+
+const props = defineProps<{
+  label: string;
+  placeholder?: string;
+  /** Something that the field's owner has against an entry which reckons: a kind that does not belong here. */
+  issue?: Issue | undefined;
+}>();
+const text = defineModel<string>({ required: true });
+const emit = defineEmits<{ reckoned: [reckoned: Reckoned | undefined]; enter: [] }>();
+
+const store = useJobStore();
+const [inputId, saysId] = [useId(), useId()];
+const reckoned = computed(() => {
+  void store.rows;
+  return text.value.trim() === '' ? undefined : reckon(text.value, { scope: store.scope(), style: store.style });
+});
+const wrong = computed(() => reckoned.value?.issue ?? props.issue);
+const says = computed(() => (wrong.value === undefined ? undefined : describeIssue(wrong.value)));
+function mend(fix: Fix): void {
+  text.value = fix.entry;
+}
+defineExpose({ reckoned });
+</script>
+
+<template>
+  <div class="field">
+    <label :for="inputId">{{ label }}</label>
+    <input
+      :id="inputId"
+      v-model="text"
+      type="text"
+      autocapitalize="off"
+      autocomplete="off"
+      spellcheck="false"
+      enterkeyhint="done"
+      maxlength="500"
+      :placeholder
+      :aria-invalid="says !== undefined"
+      :aria-describedby="saysId"
+      @keydown.enter.prevent="emit('enter')"
+    />
+    <p :id="saysId" class="says" :class="{ wrong: says !== undefined }">
+      <template v-if="says !== undefined">
+        {{ says }}
+        <button
+          v-for="fix in wrong?.fixes"
+          :key="fix.entry"
+          type="button"
+          class="fix"
+          data-test="field-fix"
+          @click="mend(fix)"
+        >
+          {{ fix.label }}
+        </button>
+      </template>
+      <SizeText v-else-if="reckoned?.reading" :text="reckoned.reading.text" />
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.field {
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+  min-width: 0;
+}
+label {
+  font-size: 15px;
+  color: var(--ink-soft);
+}
+input {
+  min-width: 0;
+  min-height: var(--touch);
+  padding: 0 10px;
+  border: 1px solid var(--ink);
+  border-radius: 3px;
+  background: var(--board);
+  font-size: 19px;
+}
+input[aria-invalid='true'] {
+  border-color: var(--pencil);
+}
+.says {
+  margin: 0;
+  min-height: 1.4em;
+  font-weight: 600;
+}
+.wrong {
+  font-weight: 400;
+  color: var(--pencil);
+}
+.fix {
+  min-height: 40px;
+  margin: 2px 4px 2px 0;
+  padding: 0 10px;
+  border: 1px solid var(--ink);
+  border-radius: 3px;
+  background: var(--board);
+  color: var(--ink);
+  cursor: pointer;
+}
+</style>

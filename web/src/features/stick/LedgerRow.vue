@@ -1,0 +1,97 @@
+<script setup lang="ts">
+/** One line of a mark's ledger: what it brought, whence and when; struck out, it can be put back. */
+import PlainButton from '../../ui/PlainButton.vue';
+import SizeText from '../../ui/SizeText.vue';
+import { timeWords } from '../../ui/time-words.ts';
+import type { MarkEntry } from '../job/job-marks.ts';
+
+defineProps<{
+  entry: MarkEntry;
+  /** Postings can be struck out; what kept the mark cannot. */
+  isPosting: boolean;
+  now: number;
+}>();
+const emit = defineEmits<{ strike: []; putBack: []; freeze: [] }>();
+</script>
+
+<template>
+  <li class="row" :class="{ struck: entry.struck }" :data-posting="entry.number">
+    <span class="sign">{{ entry.sign }}</span>
+    <SizeText class="amount" :text="entry.amount" data-test="amount" />
+    <span class="source">
+      #{{ entry.number }}<template v-if="entry.label"> {{ entry.label }}</template
+      ><template v-if="entry.entry !== entry.amount"> · <SizeText :text="entry.entry" /></template> ·
+      {{ timeWords(entry.at, now) }}
+      <span v-if="entry.isLive" class="live">follows its sources</span>
+    </span>
+    <SizeText class="after" :text="entry.struck ? 'struck out' : entry.after" />
+    <span class="tools">
+      <PlainButton
+        v-if="entry.isLive && !entry.struck"
+        title="Write its value here, so that it follows nothing any more"
+        data-test="freeze"
+        @click="emit('freeze')"
+        >Hold this value</PlainButton
+      >
+      <PlainButton v-if="entry.struck" data-test="put-back" @click="emit('putBack')">Put back</PlainButton>
+      <PlainButton v-else-if="isPosting" data-test="strike" @click="emit('strike')">Strike out</PlainButton>
+    </span>
+  </li>
+</template>
+
+<style scoped>
+.row {
+  display: grid;
+  grid-template: 'sign amount after' auto 'sign source source' auto '. tools tools' auto / 22px 1fr auto;
+  gap: 0 8px;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--groove);
+}
+.sign {
+  grid-area: sign;
+  font-weight: 600;
+  font-size: 20px;
+  line-height: 1.2;
+}
+.amount,
+.after {
+  font-family: var(--figures);
+  font-weight: 600;
+  font-size: 19px;
+}
+.amount {
+  grid-area: amount;
+}
+.after {
+  grid-area: after;
+  color: var(--ink-soft);
+  white-space: nowrap;
+}
+.source {
+  grid-area: source;
+  color: var(--ink-soft);
+  overflow-wrap: anywhere;
+}
+.live {
+  display: inline-block;
+  padding: 0 6px;
+  border: 1px solid var(--chalk);
+  border-radius: 3px;
+  color: var(--chalk);
+  font-size: 14px;
+}
+.struck .amount,
+.struck .source {
+  text-decoration: line-through;
+}
+.tools {
+  grid-area: tools;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  padding-top: 4px;
+}
+.tools:empty {
+  display: none;
+}
+</style>

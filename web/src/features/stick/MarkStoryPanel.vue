@@ -1,0 +1,322 @@
+<script setup lang="ts">
+/** One mark: its value, how it came to it, and everything that can be done with it. */
+import { computed, ref, watch } from 'vue';
+import { Hand } from 'lucide-vue-next';
+import { describeIssue, nameIssue, type Reckoned } from '@sprell/core';
+import PlainButton from '../../ui/PlainButton.vue';
+import SizeText from '../../ui/SizeText.vue';
+import SizeField from '../field/SizeField.vue';
+import type { MarkStory } from '../job/job-marks.ts';
+import { useJobStore } from '../job/job.store.ts';
+import LedgerRow from './LedgerRow.vue';
+
+const props = defineProps<{ story: MarkStory }>();
+const emit = defineEmits<{ use: [name: string]; renamed: [name: string]; removed: [] }>();
+
+const store = useJobStore();
+const name = computed(() => props.story.mark.name);
+const isHeld = computed(() => store.inHand?.name === name.value);
+const now = Date.now();
+
+const newName = ref<string>();
+const isRemoving = ref(false);
+const posting = ref('');
+const reckoned = ref<Reckoned>();
+const note = ref(props.story.note);
+const field = ref<InstanceType<typeof SizeField>>();
+watch(name, () => {
+  newName.value = undefined;
+  isRemoving.value = false;
+  posting.value = '';
+});
+watch(
+  () => [name.value, props.story.note],
+  () => (note.value = props.story.note),
+);
+
+const nameProblem = computed(() => {
+  const wanted = newName.value?.trim() ?? '';
+  if (wanted === '' || wanted === name.value) return undefined;
+  const others = store.marks.map((mark) => mark.name).filter((other) => other !== name.value);
+  return nameIssue(wanted, others);
+});
+function rename(): void {
+  const wanted = newName.value?.trim() ?? '';
+  if (wanted === '' || nameProblem.value) return;
+  newName.value = undefined;
+  if (wanted === name.value) return;
+  store.rename(name.value, wanted);
+  emit('renamed', wanted);
+}
+
+/** What stands in the field can be posted: it reckons, and is of the mark's kind. */
+const amount = computed(() => {
+  void posting.value;
+  const outcome = field.value?.reckoned?.issue === undefined ? field.value?.reckoned?.outcome : undefined;
+  return outcome?.kind === 'quantity' ? outcome.quantity : undefined;
+});
+const unlike = computed(
+  () =>
+    amount.value !== undefined &&
+    props.story.mark.quantity !== undefined &&
+    amount.value.dimension !== props.story.mark.quantity.dimension,
+);
+const amountText = computed(() => field.value?.reckoned?.reading?.text ?? '');
+function post(sign: '+=' | '-='): void {
+  if (amount.value === undefined || unlike.value) return;
+  const back =
+    sign === '+='
+      ? `Take ${amountText.value} off ${name.value} again`
+      : `Put ${amountText.value} back on ${name.value}`;
+  store.land(`${name.value} ${sign} ${posting.value.trim()}`, undefined, back);
+  posting.value = '';
+}
+function writeOver(): void {
+  if (amount.value === undefined) return;
+  store.land(
+    `${name.value} = ${posting.value.trim()}`,
+    undefined,
+    `Put ${name.value} back to ${props.story.mark.reading}`,
+  );
+  posting.value = '';
+}
+
+function setNote(): void {
+  if (props.story.base) store.setNote(props.story.base.lineId, note.value);
+}
+function remove(keepValues: boolean): void {
+  store.removeMarks([name.value], keepValues);
+  emit('removed');
+}
+const usedBy = computed(() => props.story.users.map(({ number }) => `#${number}`).join(', '));
+</script>
+
+<template>
+  <section class="story" :aria-label="`Mark ${name}`" data-test="story">
+    <header>
+      <form v-if="newName !== undefined" class="rename" @submit.prevent="rename">
+        <input
+          v-model="newName"
+          aria-label="New name of the mark"
+          maxlength="60"
+          autocapitalize="off"
+          autocomplete="off"
+          data-test="new-name"
+        />
+        <PlainButton leading type="submit" data-test="rename-now">Rename</PlainButton>
+        <PlainButton @click="newName = undefined">Leave</PlainButton>
+        <p v-if="nameProblem" class="problem" role="alert">
+          {{ describeIssue(nameProblem) }}
+          <PlainButton v-for="fix in nameProblem.fixes" :key="fix.entry" @click="newName = fix.entry">{{
+            fix.label
+          }}</PlainButton>
+        </p>
+        <p v-else-if="usedBy" class="aside">{{ usedBy }} will say the new name.</p>
+      </form>
+      <template v-else>
+        <h2>{{ name }}</h2>
+        <PlainButton data-test="rename" @click="newName = name">Rename</PlainButton>
+      </template>
+    </header>
+    <p class="value" :class="{ wrong: story.mark.problem }" data-test="mark-value">
+      <SizeText :text="story.mark.reading" />
+    </p>
+    <p v-if="story.mark.problem" class="problem" role="alert">{{ story.mark.problem }}</p>
+
+    <div class="actions">
+      <PlainButton leading data-test="use-mark" @click="emit('use', name)">Use in the entry</PlainButton>
+      <PlainButton :aria-pressed="isHeld" data-test="hold" @click="store.takeInHand(name)"
+        ><Hand :size="18" aria-hidden="true" />{{ isHeld ? 'In hand' : 'Take in hand' }}</PlainButton
+      >
+      <PlainButton data-test="remove-mark" @click="isRemoving = true">Take off the stick</PlainButton>
+    </div>
+    <div v-if="isRemoving" class="ask" role="alertdialog" aria-label="Take the mark off?">
+      <p>
+        <template v-if="story.users.length > 0">{{ name }} is used by {{ usedBy }}.</template>
+        The line that kept it stays on the slate without the name<template v-if="story.postings.length > 0"
+          >; its postings are struck out</template
+        >.
+      </p>
+      <PlainButton
+        v-if="story.users.length > 0 && story.mark.quantity"
+        leading
+        data-test="remove-keeping"
+        @click="remove(true)"
+        >Write its value there</PlainButton
+      >
+      <PlainButton data-test="remove-now" @click="remove(false)">Take off</PlainButton>
+      <PlainButton @click="isRemoving = false">Leave</PlainButton>
+    </div>
+
+    <div class="post">
+      <SizeField
+        ref="field"
+        v-model="posting"
+        label="Add on, knock off, or write over"
+        placeholder="any size or sum"
+        @reckoned="(now) => (reckoned = now)"
+        @enter="post('+=')"
+      />
+      <div class="actions">
+        <PlainButton :disabled="!amount || unlike" data-test="post-on" @click="post('+=')">+ add on</PlainButton>
+        <PlainButton :disabled="!amount || unlike" data-test="post-off" @click="post('-=')">− knock off</PlainButton>
+        <PlainButton :disabled="!amount" data-test="write-over" @click="writeOver">= write over</PlainButton>
+      </div>
+      <p v-if="unlike" class="problem" role="alert">
+        {{ name }} and this are of different kinds: they do not add up. Write it over, or keep this as a mark of its
+        own.
+      </p>
+    </div>
+
+    <h3>How it came to this</h3>
+    <ul class="ledger" data-test="ledger">
+      <LedgerRow
+        v-if="story.base"
+        :entry="story.base"
+        :is-posting="false"
+        :now
+        @freeze="store.freeze(story.base.lineId)"
+      />
+      <LedgerRow
+        v-for="entry in story.postings"
+        :key="entry.lineId"
+        :entry
+        is-posting
+        :now
+        @strike="store.strike(entry.lineId)"
+        @put-back="store.putBack(entry.lineId)"
+        @freeze="store.freeze(entry.lineId)"
+      />
+    </ul>
+    <template v-if="story.before.length > 0">
+      <h3>Written over</h3>
+      <ul class="ledger" data-test="before">
+        <li v-for="old in [...story.before].reverse()" :key="old.lineId" class="old">
+          was <SizeText class="figure" :text="old.amount" /> in #{{ old.number }}
+        </li>
+      </ul>
+    </template>
+    <h3>Used by</h3>
+    <ul v-if="story.users.length > 0" class="ledger" data-test="users">
+      <li v-for="user in story.users" :key="user.id" class="old">#{{ user.number }} <SizeText :text="user.entry" /></li>
+    </ul>
+    <p v-else class="aside">No line uses it.</p>
+    <label class="note"
+      >Note
+      <input
+        v-model="note"
+        maxlength="2000"
+        autocomplete="off"
+        placeholder="what, where, by whom"
+        :disabled="!story.base"
+        data-test="mark-note"
+        @change="setNote"
+    /></label>
+  </section>
+</template>
+
+<style scoped>
+.story {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  min-width: 0;
+}
+header {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px;
+}
+h2 {
+  margin: 0;
+  font-size: 24px;
+  font-weight: 600;
+  overflow-wrap: anywhere;
+}
+h3 {
+  margin: 8px 0 0;
+  font-size: 16px;
+  font-weight: 600;
+  border-bottom: 1px solid var(--ink);
+}
+.value {
+  margin: 0;
+  font: 600 44px/1.1 var(--figures);
+}
+.wrong {
+  color: var(--pencil);
+}
+.rename {
+  display: flex;
+  flex-wrap: wrap;
+  flex: 1;
+  gap: 6px;
+}
+.rename input,
+.note input {
+  flex: 1 1 8em;
+  min-width: 0;
+  min-height: var(--touch);
+  padding: 0 10px;
+  border: 1px solid var(--ink);
+  border-radius: 3px;
+  background: var(--board);
+}
+.rename p {
+  flex: 1 0 100%;
+}
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.actions [aria-pressed='true'] {
+  border-color: var(--chalk);
+  color: var(--chalk);
+}
+.ask {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  padding: 8px 12px;
+  background: var(--pencil-wash);
+}
+.ask p {
+  flex: 1 0 100%;
+  margin: 0;
+}
+.post {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+}
+.ledger {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+.old {
+  padding: 6px 0;
+  border-bottom: 1px solid var(--groove);
+}
+.figure {
+  font-family: var(--figures);
+  font-weight: 600;
+}
+.aside,
+.problem {
+  margin: 0;
+  color: var(--ink-soft);
+}
+.problem {
+  color: var(--pencil);
+}
+.note {
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+  margin-top: 8px;
+  color: var(--ink-soft);
+}
+</style>
