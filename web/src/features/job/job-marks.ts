@@ -4,6 +4,7 @@ import {
   exactText,
   ledgerOf,
   parse,
+  printEntry,
   readQuantity,
   renamedIn,
   valueForMark,
@@ -141,7 +142,7 @@ export function useMarks(job: JobLines) {
       before: ledger.before.map((line) => entryOf(line, 'keep')),
       users: ledger.users.flatMap(({ id, number }) => {
         const line = job.lines().get(id);
-        return line ? [{ id, number, entry: withLabel(line.label, job.shownSource(line)) }] : [];
+        return line ? [{ id, number, entry: withLabel(line.label, readBackOf(job.shownSource(line))) }] : [];
       }),
     };
   }
@@ -151,7 +152,7 @@ export function useMarks(job: JobLines) {
     return {
       lineId: id,
       number,
-      entry: withoutAssignment(source, job.style.value),
+      entry: readBackOf(source),
       label: job.lines().get(id)?.label ?? null,
       sign: SIGNS[operator],
       amount: says(line.amount),
@@ -160,6 +161,12 @@ export function useMarks(job: JobLines) {
       isLive: line.isLive,
       struck: false,
     };
+  }
+
+  /** An entry as it was understood, without the mark in front of it. */
+  function readBackOf(source: string): string {
+    const { entry } = parse(source, job.style.value);
+    return entry === undefined ? source : printEntry({ ...entry, assignment: undefined }, job.style.value);
   }
 
   /** Postings that were taken off since the mark was kept. */
@@ -172,7 +179,7 @@ export function useMarks(job: JobLines) {
         const assignment = parse(source, job.style.value).entry?.assignment;
         if (!assignment || assignment.operator === 'keep') return [];
         if (assignment.name.toLowerCase() !== name.toLowerCase()) return [];
-        const entry = withoutAssignment(source, job.style.value);
+        const entry = readBackOf(source);
         return [
           {
             lineId: line.id,

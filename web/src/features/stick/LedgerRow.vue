@@ -1,17 +1,20 @@
 <script setup lang="ts">
 /** One line of a mark's ledger: what it brought, whence and when; struck out, it can be put back. */
+import { computed } from 'vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
 import { timeWords } from '../../ui/time-words.ts';
 import type { MarkEntry } from '../job/job-marks.ts';
 
-defineProps<{
+const props = defineProps<{
   entry: MarkEntry;
   /** Postings can be struck out; what kept the mark cannot. */
   isPosting: boolean;
   now: number;
 }>();
 const emit = defineEmits<{ strike: []; putBack: []; freeze: [] }>();
+
+const source = computed(() => `#${props.entry.number}${props.entry.label === null ? '' : ` ${props.entry.label}`}`);
 </script>
 
 <template>
@@ -19,16 +22,14 @@ const emit = defineEmits<{ strike: []; putBack: []; freeze: [] }>();
     <span class="sign">{{ entry.sign }}</span>
     <SizeText class="amount" :text="entry.amount" data-test="amount" />
     <span class="source">
-      #{{ entry.number }}<template v-if="entry.label"> {{ entry.label }}</template
-      ><template v-if="entry.entry !== entry.amount"> · <SizeText :text="entry.entry" /></template> ·
-      {{ timeWords(entry.at, now) }}
-      <span v-if="entry.isLive" class="live">follows its sources</span>
+      {{ source }}<template v-if="entry.entry !== entry.amount">: <SizeText :text="entry.entry" /></template>
+      <span class="when">{{ timeWords(entry.at, now) }}</span>
     </span>
     <SizeText class="after" :text="entry.struck ? 'struck out' : entry.after" />
     <span class="tools">
       <PlainButton
         v-if="entry.isLive && !entry.struck"
-        title="Write its value here, so that it follows nothing any more"
+        title="It follows its sources. This writes its value here, so that it stays as it is."
         data-test="freeze"
         @click="emit('freeze')"
         >Hold this value</PlainButton
@@ -42,9 +43,10 @@ const emit = defineEmits<{ strike: []; putBack: []; freeze: [] }>();
 <style scoped>
 .row {
   display: grid;
-  grid-template: 'sign amount after' auto 'sign source source' auto '. tools tools' auto / 22px 1fr auto;
+  grid-template: 'sign amount after' auto 'sign source tools' auto / 18px 1fr auto;
   gap: 0 8px;
   padding: 6px 0;
+  align-items: start;
   border-bottom: 1px solid var(--groove);
 }
 .sign {
@@ -64,6 +66,7 @@ const emit = defineEmits<{ strike: []; putBack: []; freeze: [] }>();
 }
 .after {
   grid-area: after;
+  text-align: right;
   color: var(--ink-soft);
   white-space: nowrap;
 }
@@ -72,13 +75,12 @@ const emit = defineEmits<{ strike: []; putBack: []; freeze: [] }>();
   color: var(--ink-soft);
   overflow-wrap: anywhere;
 }
-.live {
-  display: inline-block;
-  padding: 0 6px;
-  border: 1px solid var(--chalk);
-  border-radius: 3px;
-  color: var(--chalk);
-  font-size: 14px;
+.when {
+  white-space: nowrap;
+  margin-left: 0.3em;
+}
+.when::before {
+  content: '· ';
 }
 .struck .amount,
 .struck .source {
@@ -87,9 +89,8 @@ const emit = defineEmits<{ strike: []; putBack: []; freeze: [] }>();
 .tools {
   grid-area: tools;
   display: flex;
-  flex-wrap: wrap;
   gap: 6px;
-  padding-top: 4px;
+  justify-content: end;
 }
 .tools:empty {
   display: none;

@@ -124,11 +124,13 @@ const usedBy = computed(() => props.story.users.map(({ number }) => `#${number}`
     <p v-if="story.mark.problem" class="problem" role="alert">{{ story.mark.problem }}</p>
 
     <div class="actions">
-      <PlainButton leading data-test="use-mark" @click="emit('use', name)">Use in the entry</PlainButton>
+      <PlainButton leading data-test="use-mark" @click="emit('use', name)" title="Put it in the entry on the bench"
+        >Use</PlainButton
+      >
       <PlainButton :aria-pressed="isHeld" data-test="hold" @click="store.takeInHand(name)"
         ><Hand :size="18" aria-hidden="true" />{{ isHeld ? 'In hand' : 'Take in hand' }}</PlainButton
       >
-      <PlainButton data-test="remove-mark" @click="isRemoving = true">Take off the stick</PlainButton>
+      <PlainButton data-test="remove-mark" @click="isRemoving = true">Take off</PlainButton>
     </div>
     <div v-if="isRemoving" class="ask" role="alertdialog" aria-label="Take the mark off?">
       <p>
@@ -311,6 +313,9 @@ h3 {
 }
 .problem {
   color: var(--pencil);
+}
+.note input {
+  flex: none;
 }
 .note {
   display: flex;

@@ -62,7 +62,7 @@ const sorted = (one: MarkOrder) => (order.value === one ? (one === 'name' ? 'asc
         <td class="size"><SizeText :text="mark.reading" /></td>
         <td class="size"><SizeText :text="gapText(mark.name)" /></td>
         <td>{{ timeWords(mark.keptAt, now) }}</td>
-        <td class="note">{{ noteOf(mark.name) }}</td>
+        <td class="note"><SizeText :text="noteOf(mark.name)" /></td>
       </tr>
     </tbody>
   </table>

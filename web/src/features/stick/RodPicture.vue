@@ -25,7 +25,8 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ choose: [name: string]; point: [place: number] }>();
 
-const LABEL = 24;
+/** Height of a label: as much as there is room for, within these. */
+const [LEAST, MOST] = [20, 26];
 const FOOT = 14;
 const ROD = 40;
 /** Between the rod and the labels, for the lines that join them. */
@@ -43,6 +44,8 @@ const seen = computed(() => {
     .filter(({ place }) => place >= from - slack && place <= to + slack)
     .map((mark) => ({ ...mark, y: FOOT + (1 - (mark.place - from) / span) * (height.value - 2 * FOOT) }));
 });
+const perSide = computed(() => Math.ceil(seen.value.length / (props.oneSided === true ? 1 : 2)));
+const label = computed(() => Math.min(MOST, Math.max(LEAST, height.value / Math.max(1, perSide.value))));
 const isLeft = (index: number) => props.oneSided !== true && index % 2 === 1;
 const labels = computed(() => {
   const sides = [false, true].map((left) => {
@@ -50,9 +53,9 @@ const labels = computed(() => {
     const here = seen.value.filter((_, index) => isLeft(index) === left).reverse();
     const spread = spreadLabels(
       here.map(({ y }) => y),
-      LABEL,
-      LABEL / 2,
-      Math.max(LABEL, height.value - LABEL / 2),
+      label.value,
+      label.value / 2,
+      Math.max(label.value, height.value - label.value / 2),
     );
     return here.map((mark, at) => ({ ...mark, left, label: spread[at] as number }));
   });
@@ -80,7 +83,7 @@ function point(event: PointerEvent): void {
     class="picture"
     role="group"
     :aria-label="title"
-    :style="{ minHeight: `${Math.max(240, Math.ceil(seen.length / (oneSided ? 1 : 2)) * LABEL + 2 * FOOT)}px` }"
+    :style="{ minHeight: `${Math.max(240, perSide * LEAST)}px` }"
   >
     <svg class="lines" :width="width" :height="height" aria-hidden="true">
       <path
@@ -123,9 +126,15 @@ function point(event: PointerEvent): void {
       :class="{ left: one.left, chosen: one.mark.name === chosen, held: one.mark.name === inHand }"
       :style="
         one.left
-          ? { top: `${one.label - LABEL / 2}px`, right: `${width - side + JOIN}px`, maxWidth: `${side - JOIN}px` }
+          ? {
+              height: `${label}px`,
+              top: `${one.label - label / 2}px`,
+              right: `${width - side + JOIN}px`,
+              maxWidth: `${side - JOIN}px`,
+            }
           : {
-              top: `${one.label - LABEL / 2}px`,
+              height: `${label}px`,
+              top: `${one.label - label / 2}px`,
               left: `${side + ROD + JOIN}px`,
               maxWidth: `${width - side - ROD - JOIN}px`,
             }
@@ -182,7 +191,6 @@ function point(event: PointerEvent): void {
   position: absolute;
   display: flex;
   align-items: baseline;
-  height: 24px;
   padding: 0 6px;
   border: 0;
   border-radius: 3px;

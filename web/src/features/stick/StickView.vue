@@ -59,7 +59,21 @@ const noteOf = (name: string) => store.story(name)?.note ?? '';
 
 /** The stretch drawn larger: where the marks crowd, until it is moved. */
 const ZOOMS = [1 / 2, 1 / 4, 1 / 8, 1 / 16, 1 / 32, 1 / 64];
-const zoom = ref(2);
+/** So many labels can be read beside each other. */
+const READABLE = 20;
+const zoomed = ref<number>();
+const zoom = computed({
+  get: () => zoomed.value ?? readableZoom(),
+  set: (step: number) => (zoomed.value = step),
+});
+function readableZoom(): number {
+  const places = rod.value.marks.map(({ place }) => place);
+  const fits = ZOOMS.findIndex((length, step) => {
+    const { from, to } = crowdedStretch(places, length);
+    return step >= 2 && places.filter((place) => place >= from && place <= to).length <= READABLE;
+  });
+  return fits === -1 ? ZOOMS.length - 1 : fits;
+}
 const middle = ref<number>();
 const stretch = computed<Stretch>(() => {
   const length = ZOOMS[zoom.value] ?? 1 / 8;
@@ -212,7 +226,7 @@ function use(name: string): void {
         </div>
       </div>
       <div v-if="shows === 'rod' && others.length > 0" class="others">
-        <h2>No lengths</h2>
+        <h2>Of other kinds, beside the rod</h2>
         <ul>
           <li v-for="mark in others" :key="mark.name">
             <button
@@ -254,7 +268,7 @@ function use(name: string): void {
             >
           </fieldset>
         </div>
-        <PrintDrawings class="sheets" :drawings="sheets" :title="`${store.job?.title ?? ''} story stick`" />
+        <PrintDrawings class="printing" :drawings="sheets" :title="`${store.job?.title ?? ''} story stick`" />
       </div>
       <component :is="isWide ? 'aside' : 'div'" class="side">
         <MarkStoryPanel
@@ -328,6 +342,9 @@ h1 {
 .bar .on {
   border-color: var(--ink);
   background: var(--ink);
+  color: var(--ground);
+}
+.bar .on:hover {
   color: var(--ground);
 }
 .clear {
@@ -420,7 +437,7 @@ h1 {
 .print .bar {
   padding: 0 0 8px;
 }
-.sheets {
+.printing {
   flex: 1;
 }
 fieldset {

@@ -56,9 +56,9 @@ function postAs(unit: string): void {
     >
       <span class="glyph">−</span><SizeText v-if="amount" class="size" :text="amount.reading" />
     </button>
-    <p class="held" :title="mark.problem">
+    <RouterLink class="held" to="/stick" :title="mark.problem ?? `How ${mark.name} came to this`" data-test="held">
       <span class="name">{{ mark.name }}</span> <SizeText class="value" :text="mark.reading" />
-    </p>
+    </RouterLink>
     <button
       type="button"
       class="sign on"
@@ -100,6 +100,11 @@ function postAs(unit: string): void {
   margin: 0;
   padding: 6px 10px 4px;
   min-width: 0;
+  color: inherit;
+  text-decoration: none;
+}
+.held:hover {
+  color: var(--chalk);
 }
 .held .name {
   font-weight: 600;

@@ -3,7 +3,7 @@
  * The marks of the job on a rod, in proportion, each joined to its row: one touch puts it in the entry, one takes it in
  * hand. Where they do not all have room, the rows are scrolled, and the rod shows which stretch of it is seen.
  */
-import { computed, nextTick, ref } from 'vue';
+import { computed, nextTick, ref, shallowRef, watchPostEffect } from 'vue';
 import { useElementSize, useScroll } from '@vueuse/core';
 import { Hand } from 'lucide-vue-next';
 import { readQuantity, rodOf, type ReadingStyle } from '@sprell/core';
@@ -47,16 +47,14 @@ function gapText(name: string): string | undefined {
   return gap && readQuantity(gap, props.style).text;
 }
 
-/** Where the rows stand: measured, since a long name takes two lines. */
-const middles = computed(() => {
-  void scrolled.value;
-  void width.value;
-  void height.value;
-  void shown.value;
+/** Where the rows stand, once they are drawn: measured, since they differ in height. */
+const middles = shallowRef(new Map<string, number>());
+watchPostEffect(() => {
+  void [scrolled.value, width.value, height.value, shown.value, props.gaps];
   const list = rows.value;
-  if (!list || height.value === 0) return new Map<string, number>();
+  if (!list) return;
   const top = list.getBoundingClientRect().top;
-  return new Map(
+  middles.value = new Map(
     [...list.querySelectorAll<HTMLElement>('[data-mark]')].map((row) => {
       const box = row.getBoundingClientRect();
       return [row.dataset['mark'] ?? '', box.top + box.height / 2 - top];
@@ -318,7 +316,7 @@ li {
     font-size: 14px;
   }
   .hold {
-    width: 36px;
+    width: 34px;
   }
 }
 </style>

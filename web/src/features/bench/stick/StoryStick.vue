@@ -50,7 +50,7 @@ function nextOrder(): void {
     />
     <RodList
       v-if="marks.length > 0"
-      class="rod"
+      class="on-rod"
       :marks
       :style
       :used
@@ -94,7 +94,7 @@ function nextOrder(): void {
   min-height: 0;
   padding: 10px 10px 4px 0;
 }
-.rod {
+.on-rod {
   flex: 1;
 }
 .none {
@@ -138,13 +138,11 @@ function nextOrder(): void {
     padding: 0;
     gap: 6px;
   }
-  .rod {
+  .on-rod {
     min-width: 0;
   }
+  /* What the rod is told by stands on its own screen, behind the mark in hand. */
   .tools {
-    border: 0;
-  }
-  .tools .tool:not(:last-child) {
     display: none;
   }
   .none {
