@@ -6,5 +6,13 @@ export { comparePlaces, positionBetween, positionsBetween } from './position.ts'
 export { positionWire } from './wire/position.ts';
 export { lineWire, type LineKind, type LineWire } from './wire/line.ts';
 export { readingWire, type ReadingWire } from './wire/reading.ts';
-export { changeWire, changeResultWire, type Change, type ChangeResult, type LineChange } from './wire/change.ts';
+export { type ScaleWire } from './wire/scale.ts';
+export {
+  changeWire,
+  changeResultWire,
+  type Change,
+  type ChangeResult,
+  type LineChange,
+  type ScaleChange,
+} from './wire/change.ts';
 export { jobWire, listJobs, openJob, sendChanges, type JobSummary, type JobWire } from './endpoints/jobs.ts';

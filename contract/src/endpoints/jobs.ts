@@ -4,6 +4,7 @@ import { defineEndpoint } from '../endpoint.ts';
 import { changeResultWire, changeWire } from '../wire/change.ts';
 import { lineWire, revisionWire } from '../wire/line.ts';
 import { readingWire } from '../wire/reading.ts';
+import { scaleWire } from '../wire/scale.ts';
 
 export const jobSummaryWire = z.object({ id: z.uuid(), title: z.string(), revision: revisionWire, lines: z.int() });
 export type JobSummary = z.infer<typeof jobSummaryWire>;
@@ -15,6 +16,7 @@ export const jobWire = z.object({
   revision: revisionWire,
   nextNumber: z.int(),
   lines: z.array(lineWire),
+  scales: z.array(scaleWire),
 });
 export type JobWire = z.infer<typeof jobWire>;
 
@@ -30,7 +32,7 @@ export const listJobs = defineEndpoint({
   response: z.array(jobSummaryWire),
 });
 
-/** One job with its lines; deleted ones come marked, since entries may still name them. */
+/** One job with its lines and scales; deleted ones come marked, since entries may still name them. */
 export const openJob = defineEndpoint({
   method: 'get',
   path: '/api/jobs/:jobId',

@@ -25,6 +25,9 @@ const edit: Change = {
   note: '',
 };
 
+const scale = { kind: 'sizes', paper: '1/4"', site: `1'`, name: null };
+const addScale = { id: ID, kind: 'scale.add', scaleId: ID, scale };
+
 const reading = {
   id: ID,
   kind: 'job.reading',
@@ -44,6 +47,10 @@ describe('a change on the wire', () => {
       { id: ID, kind: 'line.words', lineId: ID, words: 'heading', position: 'a0', source: '', label: 'Roof', note: '' },
     ],
     ['how the job reads', reading],
+    ['a new scale', addScale],
+    ['a scale written anew', { id: ID, kind: 'scale.edit', scaleId: ID, base: 2, scale: { ...scale, name: 'Plan' } }],
+    ['a scale taken off', { id: ID, kind: 'scale.delete', scaleId: ID, base: ID }],
+    ['a scale brought back', { id: ID, kind: 'scale.restore', scaleId: ID, base: 3 }],
     ['a note of several lines', { ...add, note: 'one\ntwo\tthree' }],
   ])('is taken: %s', (_, change) => {
     expect(changeWire.safeParse(change).success).toBe(true);
@@ -70,6 +77,11 @@ describe('a change on the wire', () => {
     ['a reading by halves of a mark', { ...reading, reading: { ...reading.reading, finest: 0.5 } }],
     ['a reading in steps of nothing', { ...reading, reading: { ...reading.reading, metricStep: '0' } }],
     ['a reading of a line', { ...reading, lineId: ID }],
+    ['a scale with one side', { ...addScale, scale: { ...scale, site: ' ' } }],
+    ['a scale of another kind', { ...addScale, scale: { ...scale, kind: 'guess' } }],
+    ['a scale of two lines', { ...addScale, scale: { ...scale, paper: '1\n2' } }],
+    ['a scale with an empty name', { ...addScale, scale: { ...scale, name: '' } }],
+    ['a scale and a line', { ...addScale, lineId: ID }],
     ['a long note', { ...add, note: 'x'.repeat(2001) }],
   ])('is refused: %s', (_, change) => {
     expect(changeWire.safeParse(change).success).toBe(false);
@@ -102,6 +114,9 @@ describe('what comes back', () => {
     expect(lineWire.parse({ ...line, kind: 'note', number: null, note: 'x' })).toMatchObject({ kind: 'note' });
     const { reading: reads } = reading;
     expect(changeResultWire.parse({ id: ID, status: 'reads', reading: reads })).toMatchObject({ reading: reads });
+    const held = { id: ID, ...scale, revision: 4, deleted: false };
+    for (const status of ['scale', 'scale.conflict'])
+      expect(changeResultWire.parse({ id: ID, status, scale: held })).toMatchObject({ scale: held });
   });
 
   it('is a problem with a code of the one registry', () => {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { positionWire } from './position.ts';
 import { readingWire } from './reading.ts';
+import { scaleContent, scaleWire } from './scale.ts';
 import { labelWire, lineKindWire, lineWire, noteWire, revisionWire, sourceWire } from './line.ts';
 
 /** Every change and everything made has a client-made id, UUID version 7: it can be made with no signal and sent twice. */
@@ -37,12 +38,25 @@ export const changeWire = z.discriminatedUnion('kind', [
   z.strictObject({ id: idWire, kind: z.literal('line.delete'), lineId: idWire, base: baseWire }),
   /** Takes a deletion back. */
   z.strictObject({ id: idWire, kind: z.literal('line.restore'), lineId: idWire, base: baseWire }),
+  /** A new drawing scale; the same one written anew, taken off, or brought back. */
+  z.strictObject({ id: idWire, kind: z.literal('scale.add'), scaleId: idWire, scale: z.strictObject(scaleContent) }),
+  z.strictObject({
+    id: idWire,
+    kind: z.literal('scale.edit'),
+    scaleId: idWire,
+    base: baseWire,
+    scale: z.strictObject(scaleContent),
+  }),
+  z.strictObject({ id: idWire, kind: z.literal('scale.delete'), scaleId: idWire, base: baseWire }),
+  z.strictObject({ id: idWire, kind: z.literal('scale.restore'), scaleId: idWire, base: baseWire }),
   /** How the job reads from now on. It changes no value, so it has no base: the later choice holds. */
   z.strictObject({ id: idWire, kind: z.literal('job.reading'), reading: readingWire }),
 ]);
 export type Change = z.infer<typeof changeWire>;
 /** A change of one line. */
-export type LineChange = Exclude<Change, { kind: 'job.reading' }>;
+export type LineChange = Extract<Change, { lineId: string }>;
+/** A change of one drawing scale. */
+export type ScaleChange = Extract<Change, { scaleId: string }>;
 
 /** What became of one change. */
 export const changeResultWire = z.discriminatedUnion('status', [
@@ -52,11 +66,14 @@ export const changeResultWire = z.discriminatedUnion('status', [
   z.object({ id: z.uuid(), status: z.literal('reads'), reading: readingWire }),
   /** The line changed since `base`; nothing was done. The line as it is now. */
   z.object({ id: z.uuid(), status: z.literal('conflict'), line: lineWire }),
+  /** The scale as it is now: done, or changed since `base`, so that nothing was done. */
+  z.object({ id: z.uuid(), status: z.literal('scale'), scale: scaleWire }),
+  z.object({ id: z.uuid(), status: z.literal('scale.conflict'), scale: scaleWire }),
   /** Not possible: an id that is taken or unknown, or an id of a change sent before with other contents. */
   z.object({
     id: z.uuid(),
     status: z.literal('refused'),
-    code: z.enum(['change.id_reused', 'line.id_unusable', 'line.not_found']),
+    code: z.enum(['change.id_reused', 'line.id_unusable', 'line.not_found', 'scale.id_unusable', 'scale.not_found']),
   }),
 ]);
 export type ChangeResult = z.infer<typeof changeResultWire>;

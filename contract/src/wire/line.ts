@@ -7,9 +7,9 @@ const STORED_REFERENCE = 40;
 const storedSource = z
   .string()
   .max(LIMITS.characters * STORED_REFERENCE)
-  .refine(hasNoControl, 'Control characters are not text.');
+  .refine(isOneLine, 'Control characters are not text.');
 
-export const labelWire = z.string().trim().min(1).max(120).refine(hasNoControl, 'Control characters are not text.');
+export const labelWire = z.string().trim().min(1).max(120).refine(isOneLine, 'Control characters are not text.');
 export const noteWire = z.string().max(2000).refine(hasNoNull, 'A null character is not text.');
 export const revisionWire = z.int().min(0);
 
@@ -17,7 +17,7 @@ export const revisionWire = z.int().min(0);
 const LONE_SURROGATE = /\p{Surrogate}/u;
 
 // PostgreSQL stores no null character, and the others have no business in one line.
-function hasNoControl(text: string): boolean {
+export function isOneLine(text: string): boolean {
   // eslint-disable-next-line no-control-regex -- control characters are what is looked for
   return !/[\u0000-\u0008\u000a-\u001f]/.test(text) && !LONE_SURROGATE.test(text);
 }

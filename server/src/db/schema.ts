@@ -89,6 +89,31 @@ export const line = pgTable(
   ],
 );
 
+export const scaleKind = pgEnum('scale_kind', ['sizes', 'ratio', 'copy']);
+
+/** A drawing scale of a job: so much on paper for so much on site, as it was typed. */
+export const scale = pgTable(
+  'scale',
+  {
+    id: uuid('id').primaryKey(),
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => job.id),
+    kind: scaleKind('kind').notNull(),
+    paper: text('paper').notNull(),
+    site: text('site').notNull(),
+    name: text('name'),
+    revision,
+    createdAt,
+    deletedAt,
+  },
+  (table) => [
+    unique('scale_in_job').on(table.jobId, table.id),
+    index('scale_revision').on(table.jobId, table.revision),
+    check('scale_sides', sql`${table.paper} <> '' and ${table.site} <> ''`),
+  ],
+);
+
 export const changeKind = pgEnum('change_kind', [
   'line.add',
   'line.words',
@@ -96,6 +121,10 @@ export const changeKind = pgEnum('change_kind', [
   'line.delete',
   'line.restore',
   'job.reading',
+  'scale.add',
+  'scale.edit',
+  'scale.delete',
+  'scale.restore',
 ]);
 
 /** Every change that was applied, so that one sent again is known. */
@@ -108,8 +137,9 @@ export const change = pgTable(
     id: uuid('id').notNull(),
     jobId: uuid('job_id').notNull(),
     kind: changeKind('kind').notNull(),
-    /** Null where the job itself was changed. */
+    /** What was changed: a line, a scale, or, where both are null, the job itself. */
     lineId: uuid('line_id'),
+    scaleId: uuid('scale_id'),
     /** SHA-256 of what was sent: the same id with other contents is refused. */
     payloadHash: text('payload_hash').notNull(),
     revision,
@@ -117,7 +147,13 @@ export const change = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.accountId, table.id] }),
-    check('change_line_named', sql`(${table.kind}::text = 'job.reading') = (${table.lineId} is null)`),
+    check('change_line_named', sql`(${table.kind}::text like 'line.%') = (${table.lineId} is not null)`),
+    check('change_scale_named', sql`(${table.kind}::text like 'scale.%') = (${table.scaleId} is not null)`),
     foreignKey({ name: 'change_line', columns: [table.jobId, table.lineId], foreignColumns: [line.jobId, line.id] }),
+    foreignKey({
+      name: 'change_scale',
+      columns: [table.jobId, table.scaleId],
+      foreignColumns: [scale.jobId, scale.id],
+    }),
   ],
 );

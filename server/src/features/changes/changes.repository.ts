@@ -1,8 +1,8 @@
 import { and, eq } from 'drizzle-orm';
 import type { Change, ReadingWire } from '@sprell/contract';
 import type { Executor } from '../../db/client.ts';
-import { change, job, line } from '../../db/schema.ts';
-import type { JobRow, LineRow } from '../jobs/jobs.repository.ts';
+import { change, job, line, scale } from '../../db/schema.ts';
+import type { JobRow, LineRow, ScaleRow } from '../jobs/jobs.repository.ts';
 
 export async function findChange(db: Executor, accountId: string, id: string) {
   const [found] = await db
@@ -26,6 +26,7 @@ export async function recordChange(
     jobId,
     kind: sent.kind,
     lineId: 'lineId' in sent ? sent.lineId : null,
+    scaleId: 'scaleId' in sent ? sent.scaleId : null,
     payloadHash,
     revision,
   });
@@ -61,6 +62,30 @@ export async function updateLine(
 ): Promise<LineRow> {
   const [changed] = await db.update(line).set(values).where(eq(line.id, lineId)).returning();
   return changed as LineRow;
+}
+
+/** A drawing scale of this job, deleted or not. */
+export async function findScale(db: Executor, jobId: string, scaleId: string): Promise<ScaleRow | undefined> {
+  const [found] = await db
+    .select()
+    .from(scale)
+    .where(and(eq(scale.jobId, jobId), eq(scale.id, scaleId)));
+  return found;
+}
+
+/** Undefined when the id is in use already, in whatever job. */
+export async function insertScale(db: Executor, row: typeof scale.$inferInsert): Promise<ScaleRow | undefined> {
+  const [made] = await db.insert(scale).values(row).onConflictDoNothing({ target: scale.id }).returning();
+  return made;
+}
+
+export async function updateScale(
+  db: Executor,
+  scaleId: string,
+  values: Partial<typeof scale.$inferInsert>,
+): Promise<ScaleRow> {
+  const [changed] = await db.update(scale).set(values).where(eq(scale.id, scaleId)).returning();
+  return changed as ScaleRow;
 }
 
 /** How the job reads from now on. */

@@ -1,17 +1,28 @@
 import { createHash } from 'node:crypto';
-import type { Change, ChangeResult, LineChange } from '@sprell/contract';
+import type { Change, ChangeResult, LineChange, ScaleChange } from '@sprell/contract';
 import type { Database, Executor } from '../../db/client.ts';
-import { findJob, lineToWire, lockJob, readingToWire, type JobRow, type LineRow } from '../jobs/jobs.repository.ts';
+import {
+  findJob,
+  lineToWire,
+  lockJob,
+  readingToWire,
+  scaleToWire,
+  type JobRow,
+  type LineRow,
+} from '../jobs/jobs.repository.ts';
 import { noSuchJob } from '../jobs/jobs.service.ts';
 import {
   findChange,
   findLine,
+  findScale,
   insertLine,
+  insertScale,
   isNumberTaken,
   recordChange,
   saveJobCounters,
   saveReading,
   updateLine,
+  updateScale,
 } from './changes.repository.ts';
 
 export interface ChangesService {
@@ -66,15 +77,25 @@ async function applyOnce(
   const before = await findChange(tx, accountId, change.id);
   if (before !== undefined)
     return before.payloadHash === hash && before.jobId === job.id
-      ? asItStands(tx, accountId, job, change.id, before.lineId)
+      ? asItStands(tx, accountId, job, change.id, before)
       : { id: change.id, status: 'refused', code: 'change.id_reused' };
-  const result =
-    change.kind === 'job.reading'
-      ? await setReading(tx, job, counters, change)
-      : await apply(tx, accountId, job, counters, change);
-  if (result.status === 'applied' || result.status === 'reads')
+  const result = await applyNew(tx, accountId, job, counters, change);
+  if (result.status === 'applied' || result.status === 'reads' || result.status === 'scale')
     await recordChange(tx, accountId, job.id, change, hash, counters.revision);
   return result;
+}
+
+function applyNew(
+  tx: Executor,
+  accountId: string,
+  job: JobRow,
+  counters: Counters,
+  change: Change,
+): Promise<ChangeResult> {
+  if (change.kind === 'job.reading') return setReading(tx, job, counters, change);
+  return 'scaleId' in change
+    ? applyToScale(tx, accountId, job, counters, change)
+    : apply(tx, accountId, job, counters, change);
 }
 
 /** The answer to a change that was done before: what it was done to, as it is by now. */
@@ -83,8 +104,10 @@ async function asItStands(
   accountId: string,
   job: JobRow,
   id: string,
-  lineId: string | null,
+  { lineId, scaleId }: { readonly lineId: string | null; readonly scaleId: string | null },
 ): Promise<ChangeResult> {
+  const scale = scaleId === null ? undefined : await findScale(tx, job.id, scaleId);
+  if (scale) return { id, status: 'scale', scale: scaleToWire(scale) };
   if (lineId === null)
     return { id, status: 'reads', reading: readingToWire((await findJob(tx, accountId, job.id)) ?? job) };
   const line = await findLine(tx, job.id, lineId);
@@ -170,4 +193,29 @@ async function addLine(
 /** Where another device took the number first, the later arrival is renumbered. */
 async function freeNumber(tx: Executor, job: JobRow, counters: Counters, wanted: number): Promise<number> {
   return (await isNumberTaken(tx, job.id, wanted)) ? counters.nextNumber : wanted;
+}
+
+async function applyToScale(
+  tx: Executor,
+  accountId: string,
+  job: JobRow,
+  counters: Counters,
+  change: ScaleChange,
+): Promise<ChangeResult> {
+  const { id, scaleId } = change;
+  const revision = counters.revision + 1;
+  if (change.kind === 'scale.add') {
+    const made = await insertScale(tx, { id: scaleId, jobId: job.id, ...change.scale, revision });
+    if (!made) return { id, status: 'refused', code: 'scale.id_unusable' };
+    counters.revision = revision;
+    return { id, status: 'scale', scale: scaleToWire(made) };
+  }
+  const scale = await findScale(tx, job.id, scaleId);
+  if (!scale) return { id, status: 'refused', code: 'scale.not_found' };
+  if (scale.revision !== (await baseRevision(tx, accountId, change.base)))
+    return { id, status: 'scale.conflict', scale: scaleToWire(scale) };
+  counters.revision = revision;
+  const values =
+    change.kind === 'scale.edit' ? change.scale : { deletedAt: change.kind === 'scale.delete' ? new Date() : null };
+  return { id, status: 'scale', scale: scaleToWire(await updateScale(tx, scaleId, { ...values, revision })) };
 }

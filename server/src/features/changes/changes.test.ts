@@ -2,7 +2,7 @@ import type { Change, ChangeResult } from '@sprell/contract';
 import request from 'supertest';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { account, job, line } from '../../db/schema.ts';
+import { account, job, line, scale } from '../../db/schema.ts';
 import { startTestApp, type TestApp } from '../../testing/test-app.ts';
 
 let test: TestApp;
@@ -46,6 +46,9 @@ const aReading = (more: object = {}): Change => ({
   reading: { length: 'mm', finest: 32, metricStep: '1/2', rounding: 'up', fractions: 'held', ...more },
 });
 
+const SCALE = { kind: 'sizes' as const, paper: '1/4"', site: `1'`, name: 'Old drawings' };
+const aScale = (scaleId = uuidv7()) => ({ id: uuidv7(), kind: 'scale.add' as const, scaleId, scale: SCALE });
+
 async function send(changes: readonly Change[], to = jobId) {
   const answer = await request(test.app).post(`/api/jobs/${to}/changes`).send({ changes });
   return { status: answer.status, body: answer.body as { revision: number; results: ChangeResult[]; code?: string } };
@@ -57,6 +60,7 @@ async function stored() {
     revision: number;
     nextNumber: number;
     reading: object;
+    scales: object[];
     lines: {
       kind: string;
       label: string | null;
@@ -171,6 +175,32 @@ describe('the one path for writes', () => {
     expect((await send([other])).body.results).toMatchObject([{ status: 'refused', code: 'change.id_reused' }]);
   });
 
+  it('adds, edits, takes off and brings back drawing scales, each once, and answers what was changed meanwhile', async () => {
+    const add = aScale();
+    const { scaleId } = add;
+    const edit: Change = { id: uuidv7(), kind: 'scale.edit', scaleId, base: add.id, scale: { ...SCALE, site: `2'` } };
+    const { body } = await send([add, edit, edit, add]);
+    expect(body.results.map(({ status }) => status)).toEqual(['scale', 'scale', 'scale', 'scale']);
+    expect(body.revision).toBe(2);
+    const late: Change = { id: uuidv7(), kind: 'scale.edit', scaleId, base: 1, scale: SCALE };
+    const off: Change = { id: uuidv7(), kind: 'scale.delete', scaleId, base: 2 };
+    const next = await send([late, off]);
+    expect(next.body.results).toMatchObject([
+      { status: 'scale.conflict', scale: { site: `2'`, revision: 2 } },
+      { status: 'scale', scale: { deleted: true, revision: 3 } },
+    ]);
+    await send([{ id: uuidv7(), kind: 'scale.restore', scaleId, base: 3 }]);
+    expect((await stored()).scales).toEqual([{ id: scaleId, ...SCALE, site: `2'`, revision: 4, deleted: false }]);
+    const { body: none } = await send([
+      { id: uuidv7(), kind: 'scale.delete', scaleId: uuidv7(), base: 1 },
+      aScale(scaleId),
+    ]);
+    expect(none.results).toMatchObject([
+      { status: 'refused', code: 'scale.not_found' },
+      { status: 'refused', code: 'scale.id_unusable' },
+    ]);
+  });
+
   it('tells a stranger nothing: a job of somebody else is a job that does not exist, and so is its line', async () => {
     const stranger = uuidv7();
     const theirs = uuidv7();
@@ -186,6 +216,13 @@ describe('the one path for writes', () => {
     expect({ ...foreign.body, requestId: '' }).toEqual({ ...none.body, requestId: '' });
     const { body } = await send([anAdd({ lineId: theirLine })]);
     expect(body.results).toMatchObject([{ status: 'refused', code: 'line.id_unusable' }]);
+    const theirScale = uuidv7();
+    await test.database.db.insert(scale).values({ id: theirScale, jobId: theirs, ...SCALE, revision: 1 });
+    const taken = await send([
+      aScale(theirScale),
+      { id: uuidv7(), kind: 'scale.delete', scaleId: theirScale, base: 1 },
+    ]);
+    expect(taken.body.results).toMatchObject([{ code: 'scale.id_unusable' }, { code: 'scale.not_found' }]);
     const edit = await send([anEdit(anAdd({ lineId: theirLine }), 1, 'x')]);
     expect(edit.body.results).toMatchObject([{ status: 'refused', code: 'line.not_found' }]);
   });

@@ -7,13 +7,22 @@ export interface DemoJob {
   readonly lines: readonly (readonly [label: string | null, source: string, note?: string])[];
   /** Headings, by the number of the line that each stands above. */
   readonly headings?: Readonly<Record<number, string>>;
+  readonly scales?: readonly DemoScale[];
 }
+
+/** What a drawing is called, and so much on it for so much on site. */
+type DemoScale = readonly [name: string | null, kind: 'sizes' | 'ratio' | 'copy', paper: string, site: string];
 
 /** Three jobs of a crew of three. Every name, figure and price is made up. */
 export const DEMO_JOBS: readonly DemoJob[] = [
   {
     title: 'Bandstand, Quill Park',
     length: 'ft-in',
+    scales: [
+      ['Old drawings', 'sizes', '1/4"', `1'`],
+      ['Post shoes', 'ratio', '1', '20'],
+      ['Roof plan, a poor copy', 'copy', '6 3/8"', `26' 4"`],
+    ],
     headings: {
       1: 'Plan',
       6: 'Posts',
@@ -76,6 +85,7 @@ export const DEMO_JOBS: readonly DemoJob[] = [
   {
     title: 'Allotment tool store',
     length: 'mm',
+    scales: [[null, 'ratio', '1', '50']],
     lines: [
       ['length outside', `2 m 40`],
       ['depth outside', `1.8 m`],

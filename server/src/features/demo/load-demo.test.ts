@@ -1,4 +1,4 @@
-import { DEFAULT_STYLE, fromStored, Session, Slate } from '@sprell/core';
+import { DEFAULT_STYLE, fromStored, readScale, Session, Slate, type ScaleDefinition } from '@sprell/core';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startTestApp, type TestApp } from '../../testing/test-app.ts';
@@ -36,7 +36,9 @@ describe('the demo', () => {
     const headings = Object.values(DEMO_JOBS[0]?.headings ?? {});
     expect(bandstand).toMatchObject({ title: 'Bandstand, Quill Park', lines: DEMO_JOBS[0]?.lines.length });
     const { body } = await request(test.app).get(`/api/jobs/${bandstand?.id}`);
-    const { lines: all } = body as { lines: Line[] };
+    const { lines: all, scales } = body as { lines: Line[]; scales: ScaleDefinition[] };
+    expect(scales).toHaveLength(3);
+    for (const scale of scales) expect(readScale(scale).ok).toBe(true);
     expect(all.filter(({ kind }) => kind === 'heading').map(({ label }) => label)).toEqual(headings);
     expect(all[0]?.kind).toBe('heading');
     const lines = all.filter(({ kind }) => kind === 'worked');
@@ -45,6 +47,7 @@ describe('the demo', () => {
     const slate = new Slate();
     slate.load(lines.map((line) => ({ ...line, source: fromStored(line.source, (id) => numbers.get(id)) })));
     expect(slate.lines().filter(({ result }) => !result.ok)).toEqual([]);
+    expect(slate.marks().length).toBeGreaterThanOrEqual(12);
   });
 
   it('is loaded into a new database only', async () => {

@@ -3,7 +3,7 @@ import { positionsBetween } from '@sprell/contract';
 import { count } from 'drizzle-orm';
 import { v7 as uuidv7 } from 'uuid';
 import type { Database, Executor } from '../../db/client.ts';
-import { job, line } from '../../db/schema.ts';
+import { job, line, scale } from '../../db/schema.ts';
 import { DEMO_JOBS, type DemoJob } from './demo-jobs.ts';
 
 /** Fills a new database with the made-up jobs; one that holds any job is left as it is. */
@@ -21,11 +21,12 @@ async function addJob(tx: Executor, accountId: string, demo: DemoJob): Promise<v
   const last = demo.lines.length;
   const rowCount = last + Object.keys(demo.headings ?? {}).length;
   const positions = positionsBetween(undefined, undefined, rowCount);
+  const scales = demo.scales ?? [];
   await tx.insert(job).values({
     id: jobId,
     ownerId: accountId,
     title: demo.title,
-    revision: rowCount,
+    revision: rowCount + scales.length,
     nextNumber: last + 1,
     lengthStyle: demo.length,
   });
@@ -46,6 +47,13 @@ async function addJob(tx: Executor, accountId: string, demo: DemoJob): Promise<v
     ];
   });
   await tx.insert(line).values(rows);
+  if (scales.length > 0)
+    await tx.insert(scale).values(
+      scales.map(([name, kind, paper, site], index) => {
+        const revision = rowCount + index + 1;
+        return { id: uuidv7(), jobId, name, kind, paper, site, revision };
+      }),
+    );
 
   function rowAt() {
     at += 1;

@@ -1,14 +1,19 @@
-import type { LineWire, ReadingWire } from '@sprell/contract';
+import type { LineWire, ReadingWire, ScaleWire } from '@sprell/contract';
 import { and, asc, count, eq, isNull } from 'drizzle-orm';
 import type { Executor } from '../../db/client.ts';
-import { job, line } from '../../db/schema.ts';
+import { job, line, scale } from '../../db/schema.ts';
 
 export type JobRow = typeof job.$inferSelect;
 export type LineRow = typeof line.$inferSelect;
+export type ScaleRow = typeof scale.$inferSelect;
 
 export function lineToWire(row: LineRow): LineWire {
   const { id, kind, number, position, source, label, note, revision, deletedAt } = row;
   return { id, kind, number, position, source, label, note, revision, deleted: deletedAt !== null };
+}
+
+export function scaleToWire({ id, kind, paper, site, name, revision, deletedAt }: ScaleRow): ScaleWire {
+  return { id, kind, paper, site, name, revision, deleted: deletedAt !== null };
 }
 
 export function readingToWire({ lengthStyle, finest, metricStep, rounding, fractions }: JobRow): ReadingWire {
@@ -48,4 +53,9 @@ export async function lockJob(db: Executor, ownerId: string, jobId: string): Pro
 /** All lines, deleted ones too: entries that used them still name them, and they can be brought back. */
 export async function linesOf(db: Executor, jobId: string): Promise<readonly LineRow[]> {
   return db.select().from(line).where(eq(line.jobId, jobId)).orderBy(asc(line.position), asc(line.id));
+}
+
+/** All drawing scales, in the order they were made; deleted ones can be brought back. */
+export async function scalesOf(db: Executor, jobId: string): Promise<readonly ScaleRow[]> {
+  return db.select().from(scale).where(eq(scale.jobId, jobId)).orderBy(asc(scale.id));
 }

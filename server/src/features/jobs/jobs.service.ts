@@ -1,7 +1,7 @@
 import type { JobSummary, JobWire } from '@sprell/contract';
 import type { Database } from '../../db/client.ts';
 import { ProblemError } from '../../http/problem-error.ts';
-import { findJob, jobsOf, linesOf, lineToWire, readingToWire } from './jobs.repository.ts';
+import { findJob, jobsOf, linesOf, lineToWire, readingToWire, scalesOf, scaleToWire } from './jobs.repository.ts';
 
 export interface JobsService {
   list(accountId: string): Promise<JobSummary[]>;
@@ -21,6 +21,7 @@ export function makeJobsService(db: Database): JobsService {
           const found = await findJob(tx, accountId, jobId);
           if (!found) throw noSuchJob();
           const lines = await linesOf(tx, jobId);
+          const scales = await scalesOf(tx, jobId);
           const { id, title, revision, nextNumber } = found;
           return {
             id,
@@ -29,6 +30,7 @@ export function makeJobsService(db: Database): JobsService {
             revision,
             nextNumber,
             lines: lines.map(lineToWire),
+            scales: scales.map(scaleToWire),
           };
         },
         { isolationLevel: 'repeatable read', accessMode: 'read only' },

@@ -213,9 +213,10 @@ export function useMarks(job: JobLines) {
 
   /** Another name for a mark, in every entry that uses it; the name has been found to be free. */
   function rename(from: string, to: string): void {
+    const isHeld = inHand.value?.name.toLowerCase() === from.toLowerCase();
     const steps = rewriteAll([...job.lines().values()], (source) => renamedIn(source, from, to, job.style.value));
     if (steps.length > 0) job.pushUndo({ kind: 'many', steps, says: `Call ${to} ${from} again` });
-    if (inHand.value === undefined || inHand.value.name.toLowerCase() === from.toLowerCase()) takeInHand(to);
+    if (isHeld) takeInHand(to);
   }
 
   /** Writes lines anew where they come out otherwise. @returns how to take that back */

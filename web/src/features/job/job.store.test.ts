@@ -1,91 +1,10 @@
-import type { Change, ChangeResult, JobWire, LineChange, LineWire } from '@sprell/contract';
 import { readQuantity } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Change, LineWire } from '@sprell/contract';
+import { FakeServer } from '../../testing/fake-server.ts';
 import { useJobStore } from './job.store.ts';
 import type { SlateRow, WorkedRow } from './slate-row.ts';
-
-const JOB_ID = '01900000-0000-7000-8000-0000000000aa';
-
-/** A server that holds one job and answers as the real one does, or is away, or has another device's word on a line. */
-class FakeServer {
-  away = false;
-  readonly sent: Change[] = [];
-  answer: (change: LineChange) => ChangeResult = (change) => ({
-    id: change.id,
-    status: 'applied',
-    line: this.apply(change),
-  });
-  readonly lines = new Map<string, LineWire>();
-  reading: JobWire['reading'] = {
-    length: 'ft-in',
-    finest: 16,
-    metricStep: '1',
-    rounding: 'nearest',
-    fractions: 'lowest',
-  };
-  #revision = 0;
-
-  readonly #done = new Map<string, number>();
-  #revisionOf(base: number | string): number | undefined {
-    return typeof base === 'number' ? base : this.#done.get(base);
-  }
-
-  apply(change: LineChange): LineWire {
-    const revision = (this.#revision += 1);
-    const line: LineWire = { ...this.#before(change), revision };
-    this.lines.set(line.id, line);
-    return line;
-  }
-
-  /** The line with the change done, but for its revision. */
-  #before(change: LineChange): LineWire {
-    const before = this.lines.get(change.lineId) as LineWire;
-    if (change.kind === 'line.delete' || change.kind === 'line.restore')
-      return { ...before, deleted: change.kind === 'line.delete' };
-    const { position, source, label, note } = change;
-    if (change.kind === 'line.edit') return { ...before, position, source, label, note };
-    const kind = change.kind === 'line.add' ? 'worked' : change.words;
-    const number = change.kind === 'line.add' ? change.number : null;
-    return { id: change.lineId, kind, number, position, source, label, note, revision: 0, deleted: false };
-  }
-
-  #settle(change: Change): ChangeResult {
-    if (change.kind !== 'job.reading') {
-      const line = this.lines.get(change.lineId);
-      // As the real one: a change made on another state of the line than the one it has is no change.
-      if ('base' in change && line && this.#revisionOf(change.base) !== line.revision)
-        return { id: change.id, status: 'conflict', line };
-      const answer = this.answer(change);
-      if (answer.status === 'applied') this.#done.set(change.id, answer.line.revision);
-      return answer;
-    }
-    this.reading = change.reading;
-    return { id: change.id, status: 'reads', reading: change.reading };
-  }
-
-  readonly fetch = (path: string, init: { body?: string }): Promise<Response> => {
-    if (this.away) return Promise.reject(new TypeError('no network'));
-    if (path.endsWith('/changes')) {
-      const { changes } = JSON.parse(init.body ?? '') as { changes: Change[] };
-      this.sent.push(...changes);
-      return Promise.resolve(
-        Response.json({ revision: this.#revision, results: changes.map((change) => this.#settle(change)) }),
-      );
-    }
-    const job: JobWire = {
-      id: JOB_ID,
-      title: 'Porch',
-      revision: this.#revision,
-      nextNumber: this.lines.size + 1,
-      reading: this.reading,
-      lines: [...this.lines.values()],
-    };
-    return Promise.resolve(
-      Response.json(path === '/api/jobs' ? [{ id: JOB_ID, title: 'Porch', revision: 0, lines: 0 }] : job),
-    );
-  };
-}
 
 let server: FakeServer;
 // Loaded beforehand: with stopped clocks it would not come.

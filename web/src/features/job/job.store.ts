@@ -6,6 +6,7 @@ import {
   type JobWire,
   type LineChange,
   type LineWire,
+  type ScaleChange,
 } from '@sprell/contract';
 import {
   bindLast,
@@ -23,6 +24,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { jobServer } from '../../adapters/job-server-loader.ts';
 import { remember, remembered } from '../../adapters/local-memory.ts';
 import { RequestFailure } from '../../adapters/request-failure.ts';
+import { useScales } from './job-scales.ts';
 import { useMarks } from './job-marks.ts';
 import { useJobReading } from './job-reading.ts';
 import { Outbox, type KeepState } from './outbox.ts';
@@ -42,7 +44,7 @@ export interface Conflict {
 /** The open job: its lines, their results, and every change to them. */
 export const useJobStore = defineStore('job', () => {
   const jobs = ref<readonly JobSummary[]>([]);
-  const job = shallowRef<Omit<JobWire, 'lines'>>();
+  const job = shallowRef<Omit<JobWire, 'lines' | 'scales'>>();
   const rows = shallowRef<readonly SlateRow[]>([]);
   const failure = ref<string>();
   const conflicts = shallowRef<readonly Conflict[]>([]);
@@ -87,8 +89,9 @@ export const useJobStore = defineStore('job', () => {
     await guarded(async () => show(await (await jobServer()).open(jobId)));
   }
 
-  function show({ lines: loaded, ...rest }: JobWire): void {
+  function show({ lines: loaded, scales, ...rest }: JobWire): void {
     job.value = rest;
+    drawn.inner.showScales(scales);
     remember('job', rest.id);
     nextNumber = rest.nextNumber;
     lines = new Map(loaded.map((line) => [line.id, line]));
@@ -171,12 +174,13 @@ export const useJobStore = defineStore('job', () => {
     showRows();
   }
 
-  function send(change: LineChange): void {
-    pendingChange.set(change.lineId, change.id);
+  function send(change: LineChange | ScaleChange): void {
+    pendingChange.set('lineId' in change ? change.lineId : change.scaleId, change.id);
     outbox.value?.add(change);
   }
 
-  const baseOf = (line: LineWire) => pendingChange.get(line.id) ?? line.revision;
+  const baseOf = ({ id, revision }: { readonly id: string; readonly revision: number }) =>
+    pendingChange.get(id) ?? revision;
 
   /** What came of a change: revisions and numbers from the server, or a conflict to be shown. */
   function settle(result: ChangeResult): void {
@@ -186,6 +190,15 @@ export const useJobStore = defineStore('job', () => {
     }
     if (result.status === 'reads') {
       if (job.value && outbox.value?.isEmpty() !== false) job.value = { ...job.value, reading: result.reading };
+      return;
+    }
+    if (result.status === 'scale' || result.status === 'scale.conflict') {
+      const { scale } = result;
+      const isTheirs = result.status === 'scale.conflict';
+      if (pendingChange.get(scale.id) === result.id) pendingChange.delete(scale.id);
+      drawn.inner.settleScale(scale, isTheirs);
+      if (isTheirs)
+        failure.value = `The scale ${drawn.inner.titleOf(scale)} was changed elsewhere; it stands as it is there.`;
       return;
     }
     const { line } = result;
@@ -381,6 +394,10 @@ export const useJobStore = defineStore('job', () => {
       for (const one of step.steps) takeBack(one);
       return;
     }
+    if ('scaleId' in step) {
+      drawn.inner.takeScaleBack(step);
+      return;
+    }
     const line = lines.get(step.lineId);
     if (line === undefined) return;
     if (step.kind === 'write') write(line, step.content);
@@ -402,6 +419,8 @@ export const useJobStore = defineStore('job', () => {
     return keeper.slate.scope(editedLineId);
   }
 
+  const drawn = useScales({ style, jobId: () => job.value?.id, scope: () => scope(), baseOf, send, pushUndo });
+  const { inner: _, ...scaleDoor } = drawn;
   const stick = useMarks({
     rows,
     style,
@@ -442,6 +461,7 @@ export const useJobStore = defineStore('job', () => {
     setReadingForGood,
     forGood,
     ...stick,
+    ...scaleDoor,
     undo,
     resolveConflict,
     scope,

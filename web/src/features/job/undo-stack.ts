@@ -1,3 +1,4 @@
+import type { ScaleWire } from '@sprell/contract';
 import { remember, remembered } from '../../adapters/local-memory.ts';
 
 /** What a line said, or that it was not there. */
@@ -8,11 +9,16 @@ export interface LineContent {
   readonly position: string;
 }
 
+/** What a drawing scale says. */
+export type ScaleContent = Pick<ScaleWire, 'kind' | 'paper' | 'site' | 'name'>;
+
 /** How to take one step back. Sources are in their stored form, so that a renumbered line is still the one meant. */
 export type Inverse =
   | { readonly kind: 'delete'; readonly lineId: string; readonly says: string }
   | { readonly kind: 'restore'; readonly lineId: string; readonly says: string }
   | { readonly kind: 'write'; readonly lineId: string; readonly content: LineContent; readonly says: string }
+  | { readonly kind: 'scale.delete' | 'scale.restore'; readonly scaleId: string; readonly says: string }
+  | { readonly kind: 'scale.write'; readonly scaleId: string; readonly content: ScaleContent; readonly says: string }
   /** Several taken back together, the last first. */
   | { readonly kind: 'many'; readonly steps: readonly Inverse[]; readonly says: string };
 
