@@ -94,8 +94,8 @@ export function scaleRule(scale: DrawingScale, long: number, style: ReadingStyle
   const paper: DrawingScale = { factor: makeRational(1) };
   const shapes: Shape[] = [
     box(0, 0, long, RULE),
-    words(long / 2, RULE / 2 - 0.6, 'on site', 2.6, { anchor: 'middle' }),
-    words(long / 2, RULE / 2 + 3, 'on paper', 2.6, { anchor: 'middle' }),
+    words(1.5, RULE / 2 - 1, 'on site', 2.4),
+    words(1.5, RULE / 2 + 2.8, 'on paper', 2.4),
   ];
   edge(shapes, scale, long, style, 0, 1);
   edge(shapes, paper, long, { ...style, length: unit === 'mm' ? 'mm' : 'in' }, RULE, -1);

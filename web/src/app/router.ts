@@ -6,6 +6,7 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'bench', component: BenchView },
     { path: '/stick', name: 'stick', component: () => import('../features/stick/StickView.vue') },
+    { path: '/scales', name: 'scales', component: () => import('../features/scale/ScaleView.vue') },
     { path: '/help', name: 'help', component: () => import('../features/help/HelpView.vue') },
     { path: '/:rest(.*)*', redirect: '/' },
   ],

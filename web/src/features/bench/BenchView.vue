@@ -2,7 +2,16 @@
 /** The main screen: slate, entry, reading, keys and story stick together. */
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, shallowRef, watch } from 'vue';
 import { useMediaQuery } from '@vueuse/core';
-import { freeNames, isMetric, reckon, repeatedStep, wholeTimes, withoutAssignment, type Reckoned } from '@sprell/core';
+import {
+  freeNames,
+  isMetric,
+  reckon,
+  repeatedStep,
+  turnedEntry,
+  wholeTimes,
+  withoutAssignment,
+  type Reckoned,
+} from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
 import { useComfort } from '../comfort/comfort.store.ts';
 import { changedStyle, type ReadingChange } from '../job/job-reading.ts';
@@ -20,6 +29,7 @@ import KeyBoard from './keys/KeyBoard.vue';
 import { withReading, withWords } from './reading/reading-change.ts';
 import ReadingPanel from './reading/ReadingPanel.vue';
 import { readLine } from './slate/line-reading.ts';
+import { OTHER, turnedLabel } from '../scale/side-words.ts';
 import SlatePanel from './slate/SlatePanel.vue';
 import type { Amount } from './stick/amount.ts';
 import StoryStick from './stick/StoryStick.vue';
@@ -27,6 +37,7 @@ import { usedBy, type Used } from './used.ts';
 
 // Not on the first screen: they come when they are wanted.
 const ComfortPanel = defineAsyncComponent(() => import('../comfort/ComfortPanel.vue'));
+const ScaleStrip = defineAsyncComponent(() => import('../scale/ScaleStrip.vue'));
 const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'));
 
 const store = useJobStore();
@@ -234,6 +245,30 @@ function widenReading(to: 'line' | 'job' | 'always'): void {
   change.value = {};
 }
 
+/** What the scale in hand turns: the entry, or the result at rest. */
+const scaled = computed(() => {
+  const outcome = (inHand.value ?? resting.value)?.outcome;
+  return outcome?.kind === 'quantity' ? outcome.quantity : undefined;
+});
+/** Puts the size on the other side on the slate, behind the line that it comes of. */
+function landTurned(): void {
+  const held = store.scaleInHand;
+  if (held?.scale === undefined || scaled.value === undefined || reckoned.value?.issue !== undefined) return;
+  const { dimension } = scaled.value;
+  const { scale } = held;
+  const from = store.scaleSide;
+  const turned = (number: number | undefined) =>
+    turnedEntry(`#${number}`, dimension, scale, from, store.style) ?? `#${number}`;
+  const label = turnedLabel(held, OTHER[from]);
+  if (reckoned.value)
+    store.landAll(
+      [() => withChange(entry.value), ([first]) => `${label}: ${turned(first)}`],
+      'Take both lines off again',
+    );
+  else store.land(`${label}: ${turned(lastRow.value?.line.number)}`);
+  afterLanding();
+}
+
 function clearEntry(): void {
   clear();
   change.value = {};
@@ -396,7 +431,19 @@ onMounted(async () => {
       @change="changeReading"
       @widen="widenReading"
       @drop="change = {}"
-    />
+    >
+      <template v-if="store.scaleInHand" #default>
+        <ScaleStrip
+          class="scale"
+          :scale="store.scaleInHand"
+          :from="store.scaleSide"
+          :quantity="scaled"
+          :style
+          @turn-round="store.setScaleSide(store.scaleSide === 'paper' ? 'site' : 'paper')"
+          @away="store.takeScale(undefined)"
+          @land="landTurned"
+      /></template>
+    </ReadingPanel>
 
     <KeyBoard
       v-if="comfort.showKeys"

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** A field that takes any entry: a size, a sum, marks and lines. It says what that comes to, and mends it at a touch. */
 import { computed, useId } from 'vue';
-import { describeIssue, reckon, type Fix, type Issue, type Reckoned } from '@sprell/core';
+import { describeIssue, type Fix, type Issue } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
-import { useJobStore } from '../job/job.store.ts';
+import { useSize } from './use-size.ts';
 
 const props = defineProps<{
   label: string;
@@ -12,20 +12,15 @@ const props = defineProps<{
   issue?: Issue | undefined;
 }>();
 const text = defineModel<string>({ required: true });
-const emit = defineEmits<{ reckoned: [reckoned: Reckoned | undefined]; enter: [] }>();
+const emit = defineEmits<{ enter: [] }>();
 
-const store = useJobStore();
 const [inputId, saysId] = [useId(), useId()];
-const reckoned = computed(() => {
-  void store.rows;
-  return text.value.trim() === '' ? undefined : reckon(text.value, { scope: store.scope(), style: store.style });
-});
+const { reckoned } = useSize(text);
 const wrong = computed(() => reckoned.value?.issue ?? props.issue);
 const says = computed(() => (wrong.value === undefined ? undefined : describeIssue(wrong.value)));
 function mend(fix: Fix): void {
   text.value = fix.entry;
 }
-defineExpose({ reckoned });
 </script>
 
 <template>

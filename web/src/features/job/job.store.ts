@@ -238,6 +238,22 @@ export const useJobStore = defineStore('job', () => {
    * @param undoSays what undoing it is called, where that is more than taking the line off
    */
   function land(entry: string, beforeId?: string, undoSays?: string): void {
+    const line = putOn(entry, beforeId);
+    pushUndo({ kind: 'delete', lineId: line.id, says: undoSays ?? `Take ${nameOf(line)} off again` });
+  }
+
+  /**
+   * Puts several entries on the slate, one after the other, as one step.
+   * @param entries each made when those before it have landed: it is told their numbers
+   */
+  function landAll(entries: readonly ((landed: readonly number[]) => string)[], undoSays: string): void {
+    const landed: LineWire[] = [];
+    for (const entry of entries) landed.push(putOn(entry(landed.map(({ number }) => number ?? 0)), undefined));
+    const steps = [...landed].reverse().map(({ id }): Inverse => ({ kind: 'delete', lineId: id, says: '' }));
+    if (steps.length > 0) pushUndo({ kind: 'many', steps, says: undoSays });
+  }
+
+  function putOn(entry: string, beforeId: string | undefined): LineWire {
     const lastNumber = keeper.slate.lastNumber();
     const { label, source } = splitLabel(lastNumber === undefined ? entry : bindLast(entry, lastNumber, style.value));
     const line = newLine({ kind: 'worked', number: nextNumber, source: stored(source), label }, beforeId);
@@ -245,7 +261,7 @@ export const useJobStore = defineStore('job', () => {
     const { position, note } = line;
     const number = nextNumber - 1;
     send({ id: uuidv7(), kind: 'line.add', lineId: line.id, number, position, source: line.source, label, note });
-    pushUndo({ kind: 'delete', lineId: line.id, says: undoSays ?? `Take #${number} off again` });
+    return line;
   }
 
   /** Puts a heading or a plain note on the slate: at its foot, or above a line. */
@@ -447,6 +463,7 @@ export const useJobStore = defineStore('job', () => {
     start,
     open,
     land,
+    landAll,
     landWords,
     edit,
     editWords,

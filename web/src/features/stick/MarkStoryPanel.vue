@@ -2,10 +2,11 @@
 /** One mark: its value, how it came to it, and everything that can be done with it. */
 import { computed, ref, watch } from 'vue';
 import { Hand } from 'lucide-vue-next';
-import { describeIssue, nameIssue, type Reckoned } from '@sprell/core';
+import { describeIssue, nameIssue } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
 import SizeField from '../field/SizeField.vue';
+import { useSize } from '../field/use-size.ts';
 import type { MarkStory } from '../job/job-marks.ts';
 import { useJobStore } from '../job/job.store.ts';
 import LedgerRow from './LedgerRow.vue';
@@ -21,9 +22,7 @@ const now = Date.now();
 const newName = ref<string>();
 const isRemoving = ref(false);
 const posting = ref('');
-const reckoned = ref<Reckoned>();
 const note = ref(props.story.note);
-const field = ref<InstanceType<typeof SizeField>>();
 watch(name, () => {
   newName.value = undefined;
   isRemoving.value = false;
@@ -49,19 +48,14 @@ function rename(): void {
   emit('renamed', wanted);
 }
 
-/** What stands in the field can be posted: it reckons, and is of the mark's kind. */
-const amount = computed(() => {
-  void posting.value;
-  const outcome = field.value?.reckoned?.issue === undefined ? field.value?.reckoned?.outcome : undefined;
-  return outcome?.kind === 'quantity' ? outcome.quantity : undefined;
-});
+const { quantity: amount, reckoned } = useSize(posting);
 const unlike = computed(
   () =>
     amount.value !== undefined &&
     props.story.mark.quantity !== undefined &&
     amount.value.dimension !== props.story.mark.quantity.dimension,
 );
-const amountText = computed(() => field.value?.reckoned?.reading?.text ?? '');
+const amountText = computed(() => reckoned.value?.reading?.text ?? '');
 function post(sign: '+=' | '-='): void {
   if (amount.value === undefined || unlike.value) return;
   const back =
@@ -152,11 +146,9 @@ const usedBy = computed(() => props.story.users.map(({ number }) => `#${number}`
 
     <div class="post">
       <SizeField
-        ref="field"
         v-model="posting"
         label="Add on, knock off, or write over"
         placeholder="any size or sum"
-        @reckoned="(now) => (reckoned = now)"
         @enter="post('+=')"
       />
       <div class="actions">

@@ -3,7 +3,7 @@
 import { computed, onMounted, ref, watch } from 'vue';
 import { useMediaQuery } from '@vueuse/core';
 import { useRouter } from 'vue-router';
-import { Undo2, ZoomIn, ZoomOut } from 'lucide-vue-next';
+import { ZoomIn, ZoomOut } from 'lucide-vue-next';
 import {
   crowdedStretch,
   readQuantity,
@@ -19,7 +19,7 @@ import SizeText from '../../ui/SizeText.vue';
 import PrintDrawings from '../../ui/drawing/PrintDrawings.vue';
 import { insertAtEnd } from '../bench/entry/written-down.ts';
 import type { MarkOrder } from '../bench/stick/mark-order.ts';
-import KeepStateText from '../bench/KeepStateText.vue';
+import ScreenHead from '../bench/ScreenHead.vue';
 import { useJobStore } from '../job/job.store.ts';
 import { isLain } from './lain-mark.ts';
 import MarkStoryPanel from './MarkStoryPanel.vue';
@@ -118,22 +118,7 @@ function use(name: string): void {
 
 <template>
   <main class="view">
-    <header class="head">
-      <RouterLink class="back" to="/">Bench</RouterLink>
-      <h1>Story stick</h1>
-      <span class="job">{{ store.job?.title }}</span>
-      <KeepStateText class="state" :state="store.keepState" />
-      <PlainButton
-        :disabled="store.undoSays === undefined"
-        :title="store.undoSays ?? 'Nothing to undo'"
-        data-test="undo"
-        @click="store.undo()"
-        ><Undo2 :size="20" aria-hidden="true" /><span class="undo-word">Undo</span></PlainButton
-      >
-    </header>
-    <p v-if="store.failure" class="failure" role="alert">
-      {{ store.failure }} <PlainButton @click="store.start()">Try again</PlainButton>
-    </p>
+    <ScreenHead title="Story stick" />
 
     <div v-if="store.marks.length === 0" class="none">
       <p>No marks yet. On the bench, <b>keep</b> puts a size on the story stick.</p>
@@ -290,42 +275,9 @@ function use(name: string): void {
   flex-direction: column;
   min-height: 100dvh;
 }
-.head {
-  display: flex;
-  align-items: center;
-  gap: 16px;
-  padding: 4px 16px;
-  border-bottom: 2px solid var(--ink);
-}
-h1 {
-  margin: 0;
-  font-size: 22px;
-  font-weight: 600;
-}
-.back {
-  display: inline-flex;
-  align-items: center;
-  min-height: var(--touch);
-  color: var(--chalk);
-  font-weight: 600;
-}
-.job {
-  color: var(--ink-soft);
-  min-width: 0;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.state {
-  margin-left: auto;
-}
-.failure,
 .none {
   margin: 0;
   padding: 16px;
-}
-.failure {
-  background: var(--pencil-wash);
 }
 .body {
   flex: 1;
@@ -489,15 +441,6 @@ fieldset label {
   }
 }
 @media (max-width: 760px) {
-  .head {
-    gap: 8px;
-    padding: 0 8px;
-  }
-  .job,
-  .undo-word {
-    position: absolute;
-    clip-path: inset(50%);
-  }
   .rods {
     grid-template-columns: minmax(0, 1fr);
     padding: 4px 8px 12px;

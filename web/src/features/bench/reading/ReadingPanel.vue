@@ -114,7 +114,7 @@ const lead = (length: LengthStyle) => emit('change', { length });
 </script>
 
 <template>
-  <section class="reading" aria-label="Reading">
+  <section class="reading" :class="{ crowded: $slots['default'] !== undefined }" aria-label="Reading">
     <div class="top">
       <p class="read-back" data-test="read-back"><SizeText :text="readBack" /></p>
       <button v-if="reading" type="button" class="copy" data-test="copy" @pointerdown.prevent @click="copy('shown')">
@@ -159,6 +159,7 @@ const lead = (length: LengthStyle) => emit('change', { length });
         </button>
       </template>
     </ReadingChoices>
+    <slot />
     <p v-if="problem && reckoned === undefined" class="problem">{{ problem }}</p>
     <p v-if="whole && leftOver" class="whole" data-test="whole">
       <span>{{ whole.times }} times, <SizeText :text="leftOver.text" /> left over</span>
@@ -192,6 +193,13 @@ const lead = (length: LengthStyle) => emit('change', { length });
   min-width: 0;
   container-type: inline-size;
   --largest: 104px;
+}
+/* What else is shown here takes its room from the figures and the tape. */
+.reading.crowded {
+  --largest: 72px;
+}
+.crowded .tape {
+  display: none;
 }
 .reading > * {
   flex: none;
@@ -271,6 +279,9 @@ const lead = (length: LengthStyle) => emit('change', { length });
     padding: 4px 12px 0;
     gap: 2px;
     --largest: 60px;
+  }
+  .reading.crowded {
+    --largest: 44px;
   }
   .read-back {
     font-size: 15px;

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+/** The head of a screen beside the bench: the way back, what it is, which job, whether all is kept, undo. */
+import { Undo2 } from 'lucide-vue-next';
+import PlainButton from '../../ui/PlainButton.vue';
+import { useJobStore } from '../job/job.store.ts';
+import KeepStateText from './KeepStateText.vue';
+
+defineProps<{ title: string }>();
+const store = useJobStore();
+</script>
+
+<template>
+  <header class="head">
+    <RouterLink class="back" to="/">Bench</RouterLink>
+    <h1>{{ title }}</h1>
+    <span class="job">{{ store.job?.title }}</span>
+    <KeepStateText class="state" :state="store.keepState" />
+    <PlainButton
+      :disabled="store.undoSays === undefined"
+      :title="store.undoSays ?? 'Nothing to undo'"
+      data-test="undo"
+      @click="store.undo()"
+      ><Undo2 :size="20" aria-hidden="true" /><span class="undo-word">Undo</span></PlainButton
+    >
+  </header>
+  <p v-if="store.failure" class="failure" role="alert">
+    {{ store.failure }} <PlainButton @click="store.start()">Try again</PlainButton>
+  </p>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  padding: 4px 16px;
+  border-bottom: 2px solid var(--ink);
+}
+h1 {
+  margin: 0;
+  font-size: 22px;
+  font-weight: 600;
+  white-space: nowrap;
+}
+.back {
+  display: inline-flex;
+  align-items: center;
+  min-height: var(--touch);
+  color: var(--chalk);
+  font-weight: 600;
+}
+.job {
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  color: var(--ink-soft);
+}
+.state {
+  margin-left: auto;
+}
+.failure {
+  margin: 0;
+  padding: 8px 16px;
+  background: var(--pencil-wash);
+}
+@media (max-width: 760px) {
+  .head {
+    gap: 8px;
+    padding: 0 8px;
+  }
+  .job,
+  .undo-word {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+}
+</style>

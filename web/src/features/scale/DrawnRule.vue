@@ -1,0 +1,125 @@
+<script setup lang="ts">
+/** The scale drawn: a bar, and a rule with paper along one edge and site along the other, at their size. */
+import { computed, ref } from 'vue';
+import { scaleBar, scaleRule, SHEETS, type Drawing, type DrawingScale, type Shape } from '@sprell/core';
+import { remember, remembered } from '../../adapters/local-memory.ts';
+import PlainButton from '../../ui/PlainButton.vue';
+import DrawingPicture from '../../ui/drawing/DrawingPicture.vue';
+import PrintDrawings from '../../ui/drawing/PrintDrawings.vue';
+import type { JobScale } from '../job/job-scales.ts';
+import { useJobStore } from '../job/job.store.ts';
+
+const props = defineProps<{ scale: JobScale & { readonly scale: DrawingScale } }>();
+const store = useJobStore();
+
+const ROOM = 150;
+const bar = computed(() => scaleBar(props.scale.scale, ROOM, store.style));
+const rule = computed(() => scaleRule(props.scale.scale, ROOM, store.style));
+
+/** How many of its own millimetres this screen takes for one of a tape; set by hand, since no screen knows. */
+const stretch = ref(remembered<number>('screen.stretch') ?? 1);
+function setStretch(event: Event): void {
+  stretch.value = Number((event.target as HTMLInputElement).value);
+  remember('screen.stretch', stretch.value);
+}
+const isSetting = ref(false);
+const isPrinting = ref(false);
+
+/** One sheet with both, to cut out and lay on the drawing. */
+const sheet = computed<Drawing>(() => {
+  const { width, height } =
+    SHEETS[store.style.length === 'mm' || store.style.length === 'cm' || store.style.length === 'm' ? 'a4' : 'letter'];
+  const long = width - 40;
+  const put = ({ shapes }: Drawing, x: number, y: number): readonly Shape[] =>
+    shapes.map((shape) =>
+      shape.kind === 'line'
+        ? { ...shape, x1: shape.x1 + x, x2: shape.x2 + x, y1: shape.y1 + y, y2: shape.y2 + y }
+        : { ...shape, x: shape.x + x, y: shape.y + y },
+    );
+  const title: Shape = {
+    kind: 'text',
+    x: 20,
+    y: 20,
+    text: `${store.job?.title ?? ''}: ${props.scale.title}${props.scale.title === props.scale.says ? '' : `, ${props.scale.says}`}`,
+    size: 4.5,
+    anchor: 'start',
+    upright: false,
+    strong: true,
+  };
+  return {
+    width,
+    height,
+    shapes: [
+      title,
+      ...put(scaleBar(props.scale.scale, long, store.style), 20, 30),
+      ...put(scaleRule(props.scale.scale, long, store.style), 20, 55),
+    ],
+  };
+});
+</script>
+
+<template>
+  <section class="drawn" aria-label="The scale, drawn">
+    <div class="paper" :style="{ zoom: stretch }" tabindex="0" role="group" aria-label="Bar and rule">
+      <DrawingPicture :drawings="[bar]" :title="`A scale bar for ${scale.says}`" actual-size />
+      <DrawingPicture :drawings="[rule]" :title="`A rule for ${scale.says}: paper below, site above`" actual-size />
+    </div>
+    <div class="tools">
+      <PlainButton :aria-expanded="isPrinting" data-test="print-rule" @click="isPrinting = !isPrinting"
+        >Print the rule</PlainButton
+      >
+      <PlainButton :aria-expanded="isSetting" data-test="set-screen" @click="isSetting = !isSetting"
+        >Set to this screen</PlainButton
+      >
+    </div>
+    <label v-if="isSetting" class="setting"
+      >Hold a tape to the paper edge of the rule and move this until they agree. It is kept for this device.
+      <input
+        type="range"
+        min="0.5"
+        max="2"
+        step="0.005"
+        :value="stretch"
+        aria-label="Size of the rule on this screen"
+        data-test="screen-stretch"
+        @input="setStretch"
+      />
+    </label>
+    <PrintDrawings v-if="isPrinting" :drawings="[sheet]" :title="`${store.job?.title ?? ''} rule ${scale.title}`" />
+  </section>
+</template>
+
+<style scoped>
+.drawn {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  min-width: 0;
+}
+.paper {
+  display: flex;
+  flex-direction: column;
+  gap: 4mm;
+  overflow-x: auto;
+  padding: 4mm;
+  border: 1px solid var(--groove);
+  background: #ffffff;
+}
+.paper > * {
+  flex: none;
+}
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.setting {
+  display: flex;
+  flex-direction: column;
+  color: var(--ink-soft);
+}
+.setting input {
+  min-height: var(--touch);
+  accent-color: var(--chalk);
+}
+</style>

@@ -1,0 +1,214 @@
+<script setup lang="ts">
+/** Several runs measured on the paper, totalled, and turned into the size on site; put on the slate as ordinary lines. */
+import { computed, ref, watch } from 'vue';
+import { X } from 'lucide-vue-next';
+import { describeIssue, readQuantity, reckon, turn, turnedEntry, type DrawingScale, type Quantity } from '@sprell/core';
+import { remember, remembered } from '../../adapters/local-memory.ts';
+import PlainButton from '../../ui/PlainButton.vue';
+import SizeText from '../../ui/SizeText.vue';
+import SizeField from '../field/SizeField.vue';
+import { useSize } from '../field/use-size.ts';
+import type { JobScale } from '../job/job-scales.ts';
+import { useJobStore } from '../job/job.store.ts';
+import { turnedLabel } from './side-words.ts';
+
+const props = defineProps<{ scale: JobScale & { readonly scale: DrawingScale } }>();
+
+const store = useJobStore();
+const key = computed(() => `runs.${store.job?.id}`);
+const runs = ref<string[]>(remembered<string[]>(key.value) ?? []);
+watch(key, () => (runs.value = remembered<string[]>(key.value) ?? []));
+watch(runs, (now) => remember(key.value, now.length === 0 ? undefined : now), { deep: true });
+
+const typed = ref('');
+const { quantity } = useSize(typed);
+function add(): void {
+  if (quantity.value === undefined) return;
+  runs.value.push(typed.value.trim());
+  typed.value = '';
+}
+
+const quantities = computed(() =>
+  runs.value.map((run) => {
+    void store.rows;
+    const { outcome } = reckon(run, { scope: store.scope(), style: store.style });
+    return outcome?.kind === 'quantity' ? outcome.quantity : undefined;
+  }),
+);
+const readings = computed(() =>
+  quantities.value.map((one) => {
+    const there = one && turn(one, props.scale.scale, 'paper');
+    return {
+      paper: one ? readQuantity(one, store.style).text : 'needs mending',
+      site: there?.ok === true ? readQuantity(there.value, store.style).text : '',
+    };
+  }),
+);
+/** The sum of the runs, as an entry would add them up. */
+const total = computed(() => {
+  if (runs.value.length === 0) return undefined;
+  const { outcome, issue } = reckon(runs.value.map((run) => `(${run})`).join(' + '), {
+    scope: store.scope(),
+    style: store.style,
+  });
+  return { quantity: outcome?.kind === 'quantity' && !issue ? outcome.quantity : undefined, issue };
+});
+const sum = computed<Quantity | undefined>(() => total.value?.quantity);
+const onSite = computed(() => sum.value && turn(sum.value, props.scale.scale, 'paper'));
+const problem = computed(() => {
+  const issue = total.value?.issue ?? (onSite.value?.ok === false ? onSite.value.issue : undefined);
+  return issue && describeIssue(issue);
+});
+
+/** The runs, their total and what that is on site, each a line of the slate. */
+function putOnSlate(): void {
+  if (sum.value === undefined || onSite.value?.ok !== true) return;
+  const { dimension } = sum.value;
+  const label = turnedLabel(props.scale, 'site');
+  const turned = (number: number | undefined) =>
+    turnedEntry(`#${number}`, dimension, props.scale.scale, 'paper', store.style) ?? '';
+  const single = runs.value.length === 1;
+  store.landAll(
+    [
+      ...runs.value.map((run, at) => () => `on paper, run ${at + 1}: ${run}`),
+      ...(single
+        ? []
+        : [(landed: readonly number[]) => `on paper, all: sum(#${landed[0]}..#${landed[landed.length - 1]})`]),
+      (landed) => `${label}: ${turned(landed[landed.length - 1])}`,
+    ],
+    `Take the ${runs.value.length} runs off the slate again`,
+  );
+  runs.value = [];
+}
+</script>
+
+<template>
+  <section class="runs" aria-label="Runs on the paper">
+    <h2>Measure runs on the paper</h2>
+    <form class="add" @submit.prevent="add">
+      <SizeField
+        v-model="typed"
+        label="A run, as measured on the paper"
+        placeholder='2 5/8"'
+        data-test="run"
+        @enter="add"
+      />
+      <PlainButton type="submit" :disabled="!quantity" data-test="add-run">Add</PlainButton>
+    </form>
+    <table v-if="runs.length > 0">
+      <thead>
+        <tr>
+          <th scope="col">run</th>
+          <th scope="col">on paper</th>
+          <th scope="col">on site</th>
+          <td></td>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(run, at) in runs" :key="at">
+          <th scope="row">{{ at + 1 }}</th>
+          <td class="figure" :title="run"><SizeText :text="readings[at]?.paper ?? ''" /></td>
+          <td class="figure"><SizeText :text="readings[at]?.site ?? ''" /></td>
+          <td>
+            <button type="button" class="drop" :aria-label="`Take run ${at + 1} out`" @click="runs.splice(at, 1)">
+              <X :size="16" aria-hidden="true" />
+            </button>
+          </td>
+        </tr>
+      </tbody>
+      <tfoot>
+        <tr>
+          <th scope="row">all</th>
+          <td class="figure" data-test="runs-paper">
+            <SizeText v-if="sum" :text="readQuantity(sum, store.style).text" />
+          </td>
+          <td class="figure site" data-test="runs-site">
+            <SizeText v-if="onSite?.ok" :text="readQuantity(onSite.value, store.style).text" />
+          </td>
+          <td></td>
+        </tr>
+      </tfoot>
+    </table>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <div v-if="runs.length > 0" class="actions">
+      <PlainButton leading :disabled="onSite?.ok !== true" data-test="runs-to-slate" @click="putOnSlate"
+        >Put on the slate</PlainButton
+      >
+      <PlainButton @click="runs = []">Begin anew</PlainButton>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.runs {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+h2 {
+  margin: 0;
+  font-size: 18px;
+  font-weight: 600;
+  border-bottom: 1px solid var(--ink);
+}
+.add {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  align-items: start;
+  gap: 8px;
+}
+.add :deep(.button) {
+  margin-top: 25px;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th {
+  text-align: left;
+  font-weight: 500;
+  color: var(--ink-soft);
+}
+td,
+th {
+  padding: 2px 8px 2px 0;
+  border-bottom: 1px solid var(--groove);
+}
+.figure {
+  font-family: var(--figures);
+  font-weight: 600;
+  font-size: 19px;
+  white-space: nowrap;
+}
+tfoot th,
+tfoot td {
+  border-bottom: 0;
+  border-top: 2px solid var(--ink);
+}
+tfoot .figure {
+  font-size: 24px;
+}
+.site {
+  color: var(--chalk);
+}
+.drop {
+  width: 40px;
+  min-height: 40px;
+  border: 0;
+  background: none;
+  color: var(--ink-soft);
+  cursor: pointer;
+}
+.drop:hover {
+  color: var(--chalk);
+}
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.problem {
+  margin: 0;
+  color: var(--pencil);
+}
+</style>

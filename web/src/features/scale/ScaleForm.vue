@@ -1,0 +1,200 @@
+<script setup lang="ts">
+/** A drawing scale as people meet it: so much for so much, a ratio, or a line of the drawing whose size is known. */
+import { computed, reactive, ref, watch } from 'vue';
+import { COMMON_SCALES, describeIssue, type ScaleDefinition, type Side } from '@sprell/core';
+import PlainButton from '../../ui/PlainButton.vue';
+import SizeText from '../../ui/SizeText.vue';
+import SizeField from '../field/SizeField.vue';
+import { useJobStore } from '../job/job.store.ts';
+import type { ScaleContent } from '../job/undo-stack.ts';
+
+const props = defineProps<{
+  /** A scale to be written anew; undefined for a new one. */
+  start: ScaleContent | undefined;
+}>();
+const emit = defineEmits<{ keep: [content: ScaleContent]; leave: [] }>();
+
+const store = useJobStore();
+const KINDS: readonly (readonly [ScaleDefinition['kind'], string])[] = [
+  ['sizes', 'So much for so much'],
+  ['ratio', 'A ratio'],
+  ['copy', 'A line I know'],
+];
+const SIDES: Readonly<Record<ScaleDefinition['kind'], Readonly<Record<Side, string>>>> = {
+  sizes: { paper: 'On paper', site: 'is, on site' },
+  ratio: { paper: 'Paper', site: 'to site' },
+  copy: { paper: 'It measures, on paper', site: 'and is, on site' },
+};
+const PLACEHOLDERS: Readonly<Record<ScaleDefinition['kind'], Readonly<Record<Side, string>>>> = {
+  sizes: { paper: '1/4"', site: "1'" },
+  ratio: { paper: '1', site: '20' },
+  copy: { paper: '6 3/8"', site: `26' 4"` },
+};
+const empty = (): ScaleContent => ({ kind: 'sizes', paper: '', site: '', name: null });
+const content = reactive<{ -readonly [K in keyof ScaleContent]: ScaleContent[K] }>(props.start ?? empty());
+watch(
+  () => content.kind,
+  (kind) => {
+    if (kind === 'ratio' && content.paper === '') content.paper = '1';
+  },
+);
+
+const issue = computed(() =>
+  content.paper.trim() === '' || content.site.trim() === '' ? undefined : store.scaleIssue(content),
+);
+const isWhole = computed(() => content.paper.trim() !== '' && content.site.trim() !== '' && issue.value === undefined);
+/** A field tells by itself what keeps its own entry from being reckoned. */
+const ofField = (side: Side) => (issue.value?.side === side ? issue.value.issue : undefined);
+const says = ref<string>();
+
+function keep(): void {
+  if (!isWhole.value) {
+    says.value = issue.value ? describeIssue(issue.value.issue) : 'Both sides of the scale are needed.';
+    return;
+  }
+  says.value = undefined;
+  emit('keep', { ...content });
+  if (props.start === undefined) Object.assign(content, empty());
+}
+function pick(event: Event): void {
+  const list = event.target as HTMLSelectElement;
+  const common = COMMON_SCALES[Number(list.value)];
+  if (common) Object.assign(content, common.definition);
+  list.value = '';
+}
+</script>
+
+<template>
+  <form class="form" :aria-label="start ? 'Write the scale anew' : 'A new scale'" @submit.prevent="keep">
+    <div class="kinds" role="radiogroup" aria-label="How the scale is told">
+      <label v-for="[kind, words] in KINDS" :key="kind" :class="{ on: content.kind === kind }"
+        ><input v-model="content.kind" type="radio" :value="kind" :data-test="`kind-${kind}`" />{{ words }}</label
+      >
+    </div>
+    <p v-if="content.kind === 'copy'" class="about">
+      For a copy that came out at the wrong size: measure a line on it whose real size is written there.
+    </p>
+    <div class="sides">
+      <SizeField
+        v-model="content.paper"
+        :label="SIDES[content.kind].paper"
+        :placeholder="PLACEHOLDERS[content.kind].paper"
+        :issue="ofField('paper')"
+        data-test="scale-paper"
+        @enter="keep"
+      />
+      <SizeField
+        v-model="content.site"
+        :label="SIDES[content.kind].site"
+        :placeholder="PLACEHOLDERS[content.kind].site"
+        :issue="ofField('site')"
+        data-test="scale-site"
+        @enter="keep"
+      />
+    </div>
+    <label class="row"
+      >Name of the drawing, if you like
+      <input
+        :value="content.name ?? ''"
+        maxlength="120"
+        autocomplete="off"
+        placeholder="old drawings"
+        data-test="scale-name"
+        @input="content.name = ($event.target as HTMLInputElement).value || null"
+    /></label>
+    <label class="row"
+      >Or a common scale
+      <select data-test="common" @change="pick">
+        <option value="">choose …</option>
+        <option v-for="(scale, at) in COMMON_SCALES" :key="scale.title" :value="at">{{ scale.title }}</option>
+      </select></label
+    >
+    <div class="actions">
+      <PlainButton leading type="submit" data-test="keep-scale" :disabled="!isWhole">{{
+        start ? 'Keep' : 'Add and take in hand'
+      }}</PlainButton>
+      <PlainButton v-if="start" @click="emit('leave')">Leave</PlainButton>
+      <span v-if="says" role="alert" class="problem"><SizeText :text="says" /></span>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.form {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.kinds {
+  display: grid;
+  grid-template-columns: repeat(3, auto);
+  border: 1px solid var(--ink);
+  border-radius: 3px;
+}
+.kinds label {
+  display: flex;
+  align-items: center;
+  justify-content: center;
+  min-height: var(--touch);
+  padding: 2px 6px;
+  text-align: center;
+  line-height: 1.15;
+  cursor: pointer;
+}
+.kinds label + label {
+  border-left: 1px solid var(--ink);
+}
+.kinds .on {
+  background: var(--ink);
+  color: var(--ground);
+}
+.kinds label:focus-within {
+  outline: 3px solid var(--chalk);
+}
+.kinds input {
+  position: absolute;
+  opacity: 0;
+}
+.about {
+  margin: 0;
+  color: var(--ink-soft);
+}
+.sides {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  align-items: end;
+  gap: 8px;
+}
+.sides :deep(.says) {
+  min-height: 0;
+}
+.sides > * {
+  align-self: start;
+}
+.row {
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+  font-size: 15px;
+  color: var(--ink-soft);
+}
+.row input,
+.row select {
+  min-height: var(--touch);
+  padding: 0 10px;
+  border: 1px solid var(--groove);
+  border-radius: 3px;
+  background: var(--board);
+  font-size: 16px;
+  color: var(--ink);
+}
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+}
+.problem {
+  color: var(--pencil);
+}
+</style>

@@ -1,0 +1,206 @@
+<script setup lang="ts">
+/**
+ * The scale in hand: what is typed on one side, what that is on the other. The side that is typed stands first, with its
+ * picture and its name, so that the direction cannot be mistaken.
+ */
+import { computed } from 'vue';
+import { ArrowLeftRight, ArrowRight, FileText, House, X } from 'lucide-vue-next';
+import { describeIssue, readQuantity, turn, type Quantity, type ReadingStyle, type Side } from '@sprell/core';
+import SizeText from '../../ui/SizeText.vue';
+import type { JobScale } from '../job/job-scales.ts';
+import { ON, OTHER } from './side-words.ts';
+
+const props = defineProps<{
+  scale: JobScale;
+  /** The side that what is typed lies on. */
+  from: Side;
+  /** What is typed; undefined while that comes to nothing. */
+  quantity: Quantity | undefined;
+  style: ReadingStyle;
+}>();
+const emit = defineEmits<{ turnRound: []; away: []; land: [] }>();
+
+const other = computed(() => OTHER[props.from]);
+const turned = computed(() =>
+  props.quantity && props.scale.scale ? turn(props.quantity, props.scale.scale, props.from) : undefined,
+);
+const typedText = computed(() => (props.quantity ? readQuantity(props.quantity, props.style).text : ''));
+const otherText = computed(() => (turned.value?.ok === true ? readQuantity(turned.value.value, props.style).text : ''));
+const problem = computed(() => (turned.value?.ok === false ? describeIssue(turned.value.issue) : undefined));
+</script>
+
+<template>
+  <section class="strip" :class="`from-${from}`" aria-label="Scale in hand" data-test="scale-strip">
+    <header>
+      <RouterLink class="title" to="/scales" title="The scale rule: all scales of this job"
+        ><SizeText :text="scale.title" /><span v-if="scale.title !== scale.says" class="says"
+          ><SizeText :text="scale.says" /></span
+      ></RouterLink>
+      <button
+        type="button"
+        class="tool"
+        :title="`Type sizes ${ON[other]} instead`"
+        data-test="turn-round"
+        @pointerdown.prevent
+        @click="emit('turnRound')"
+      >
+        <ArrowLeftRight :size="18" aria-hidden="true" /><span class="word">turn round</span>
+      </button>
+      <button
+        type="button"
+        class="tool"
+        aria-label="Put the scale away"
+        title="Put the scale away"
+        data-test="scale-away"
+        @pointerdown.prevent
+        @click="emit('away')"
+      >
+        <X :size="18" aria-hidden="true" />
+      </button>
+    </header>
+    <div class="sides">
+      <p class="side typed" data-test="typed-side">
+        <span class="where"
+          ><FileText v-if="from === 'paper'" :size="18" aria-hidden="true" /><House
+            v-else
+            :size="18"
+            aria-hidden="true"
+          />
+          {{ ON[from] }}</span
+        >
+        <SizeText class="figure" :text="typedText" />
+      </p>
+      <ArrowRight class="arrow" :size="22" aria-label="is" />
+      <button
+        type="button"
+        class="side other"
+        :disabled="otherText === ''"
+        :title="`Put the size ${ON[other]} on the slate`"
+        data-test="other-side"
+        @pointerdown.prevent
+        @click="emit('land')"
+      >
+        <span class="where"
+          ><FileText v-if="other === 'paper'" :size="18" aria-hidden="true" /><House
+            v-else
+            :size="18"
+            aria-hidden="true"
+          />
+          {{ ON[other] }}</span
+        >
+        <SizeText class="figure" :text="otherText" />
+      </button>
+    </div>
+    <p v-if="problem" class="problem">{{ problem }}</p>
+  </section>
+</template>
+
+<style scoped>
+.strip {
+  border: 1px solid var(--ink);
+  border-radius: 3px;
+  background: var(--board);
+}
+header {
+  display: flex;
+  align-items: center;
+  border-bottom: 1px solid var(--groove);
+  padding-left: 12px;
+}
+.title {
+  flex: 1;
+  min-width: 0;
+  color: inherit;
+  font-weight: 600;
+  text-decoration: none;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.title:hover {
+  color: var(--chalk);
+}
+.says {
+  margin-left: 10px;
+  font-weight: 400;
+  color: var(--ink-soft);
+}
+.tool {
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  gap: 6px;
+  min-width: 44px;
+  min-height: 40px;
+  border: 0;
+  background: none;
+  color: var(--ink-soft);
+  cursor: pointer;
+}
+.tool:hover {
+  color: var(--chalk);
+}
+.sides {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto minmax(0, 1fr);
+  align-items: center;
+}
+.side {
+  margin: 0;
+  padding: 4px 12px 6px;
+  min-width: 0;
+  text-align: left;
+}
+.where {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  font-size: 15px;
+  color: var(--ink-soft);
+}
+.figure {
+  font: 600 26px/1.15 var(--figures);
+  overflow-wrap: anywhere;
+}
+.other {
+  align-self: stretch;
+  border: 0;
+  background: var(--chalk-wash);
+  cursor: pointer;
+}
+.other:disabled {
+  cursor: default;
+}
+.other:hover:not(:disabled) .figure {
+  color: var(--chalk);
+}
+.arrow {
+  margin: 0 8px;
+}
+.problem {
+  margin: 0;
+  padding: 0 12px 6px;
+  color: var(--pencil);
+}
+@media (max-width: 760px) {
+  header {
+    padding-left: 8px;
+  }
+  .word {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+  .tool {
+    min-height: 34px;
+  }
+  .side {
+    padding: 2px 8px;
+  }
+  .figure {
+    font-size: 20px;
+  }
+  .arrow {
+    margin: 0 2px;
+  }
+}
+</style>
