@@ -12,13 +12,13 @@ import {
   withoutAssignment,
   type Reckoned,
 } from '@sprell/core';
+import { afterPaint } from '../../ui/after-paint.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import { useComfort } from '../comfort/comfort.store.ts';
 import { changedStyle, type ReadingChange } from '../job/job-reading.ts';
 import { useJobStore } from '../job/job.store.ts';
 import { nameOf, splitLabel, type WorkedRow } from '../job/slate-row.ts';
 import BenchHead from './BenchHead.vue';
-import ConflictNotice from './ConflictNotice.vue';
 import { useBenchEntry } from './entry/bench-entry.ts';
 import { insert, reference } from './entry/edits.ts';
 import EntryField from './entry/EntryField.vue';
@@ -32,11 +32,13 @@ import { readLine } from './slate/line-reading.ts';
 import { OTHER, turnedLabel } from '../scale/side-words.ts';
 import SlatePanel from './slate/SlatePanel.vue';
 import type { Amount } from './stick/amount.ts';
-import StoryStick from './stick/StoryStick.vue';
 import { usedBy, type Used } from './used.ts';
 
 // Not on the first screen: they come when they are wanted.
+const ConflictNotice = defineAsyncComponent(() => import('./ConflictNotice.vue'));
 const ComfortPanel = defineAsyncComponent(() => import('../comfort/ComfortPanel.vue'));
+// The stick comes right behind the entry, which can be written in meanwhile.
+const StoryStick = defineAsyncComponent(() => import('./stick/StoryStick.vue'));
 const ScaleStrip = defineAsyncComponent(() => import('../scale/ScaleStrip.vue'));
 const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'));
 
@@ -194,6 +196,8 @@ const amount = computed((): Amount | undefined => {
   const entry = posted ? withoutAssignment(source, store.style) : `#${lastRow.value?.line.number}`;
   return { entry, label: label ?? undefined, reading, quantity };
 });
+/** As the stick says it: a frame behind the reading, which waits for nothing. */
+const shownAmount = afterPaint(() => amount.value);
 function landOnMark(name: string, sign: '=' | '+=' | '-=', entry: string, undoSays?: string): void {
   if (reckoned.value === undefined) {
     store.land(`${name} ${sign} ${entry}`, undefined, undoSays);
@@ -250,6 +254,7 @@ const scaled = computed(() => {
   const outcome = (inHand.value ?? resting.value)?.outcome;
   return outcome?.kind === 'quantity' ? outcome.quantity : undefined;
 });
+const shownScaled = afterPaint(() => (store.scaleInHand ? scaled.value : undefined));
 /** Puts the size on the other side on the slate, behind the line that it comes of. */
 function landTurned(): void {
   const held = store.scaleInHand;
@@ -437,7 +442,7 @@ onMounted(async () => {
           class="scale"
           :scale="store.scaleInHand"
           :from="store.scaleSide"
-          :quantity="scaled"
+          :quantity="shownScaled"
           :style
           @turn-round="store.setScaleSide(store.scaleSide === 'paper' ? 'site' : 'paper')"
           @away="store.takeScale(undefined)"
@@ -463,7 +468,7 @@ onMounted(async () => {
       :style="store.style"
       :used="used.marks"
       :in-hand="store.inHand"
-      :amount
+      :amount="shownAmount"
       @use="useMark"
       @hold="store.takeInHand"
       @keep="keepAs"

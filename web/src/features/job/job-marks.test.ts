@@ -2,6 +2,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { FakeServer, JOB_ID } from '../../testing/fake-server.ts';
 import { useJobStore } from './job.store.ts';
+import { useMarkStory } from './mark-story.ts';
 
 let server: FakeServer;
 beforeAll(() => import('../../adapters/job-server.ts'));
@@ -25,7 +26,7 @@ async function aJob(...entries: readonly string[]) {
     vi.setSystemTime(Date.now() + 60_000);
     store.land(entry);
   }
-  return store;
+  return Object.assign(store, useMarkStory());
 }
 type Store = Awaited<ReturnType<typeof aJob>>;
 const readings = (store: Store) => Object.fromEntries(store.marks.map(({ name, reading }) => [name, reading]));

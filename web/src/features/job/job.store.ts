@@ -20,12 +20,12 @@ import {
 } from '@sprell/core';
 import { defineStore } from 'pinia';
 import { v7 as uuidv7 } from 'uuid';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, markRaw, ref, shallowRef } from 'vue';
 import { jobServer } from '../../adapters/job-server-loader.ts';
 import { remember, remembered } from '../../adapters/local-memory.ts';
 import { RequestFailure } from '../../adapters/request-failure.ts';
 import { useScales } from './job-scales.ts';
-import { useMarks } from './job-marks.ts';
+import { useMarks, type JobLines } from './job-marks.ts';
 import { useJobReading } from './job-reading.ts';
 import { Outbox, type KeepState } from './outbox.ts';
 import { SlateKeeper } from './slate-keeper.ts';
@@ -437,9 +437,10 @@ export const useJobStore = defineStore('job', () => {
 
   const drawn = useScales({ style, jobId: () => job.value?.id, scope: () => scope(), baseOf, send, pushUndo });
   const { inner: _, ...scaleDoor } = drawn;
-  const stick = useMarks({
-    rows,
-    style,
+  /** What works on marks as a whole is given of the job. */
+  const jobLines = markRaw<JobLines>({
+    rows: () => rows.value,
+    style: () => style.value,
     jobId: () => job.value?.id,
     slate: () => keeper.slate,
     lines: () => lines,
@@ -449,6 +450,7 @@ export const useJobStore = defineStore('job', () => {
     setDeleted,
     pushUndo,
   });
+  const stick = useMarks(jobLines);
 
   return {
     jobs,
@@ -478,6 +480,7 @@ export const useJobStore = defineStore('job', () => {
     setReadingForGood,
     forGood,
     ...stick,
+    jobLines,
     ...scaleDoor,
     undo,
     resolveConflict,

@@ -7,14 +7,15 @@ import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
 import SizeField from '../field/SizeField.vue';
 import { useSize } from '../field/use-size.ts';
-import type { MarkStory } from '../job/job-marks.ts';
 import { useJobStore } from '../job/job.store.ts';
+import { useMarkStory, type MarkStory } from '../job/mark-story.ts';
 import LedgerRow from './LedgerRow.vue';
 
 const props = defineProps<{ story: MarkStory }>();
 const emit = defineEmits<{ use: [name: string]; renamed: [name: string]; removed: [] }>();
 
 const store = useJobStore();
+const stick = useMarkStory();
 const name = computed(() => props.story.mark.name);
 const isHeld = computed(() => store.inHand?.name === name.value);
 const now = Date.now();
@@ -44,7 +45,7 @@ function rename(): void {
   if (wanted === '' || nameProblem.value) return;
   newName.value = undefined;
   if (wanted === name.value) return;
-  store.rename(name.value, wanted);
+  stick.rename(name.value, wanted);
   emit('renamed', wanted);
 }
 
@@ -79,7 +80,7 @@ function setNote(): void {
   if (props.story.base) store.setNote(props.story.base.lineId, note.value);
 }
 function remove(keepValues: boolean): void {
-  store.removeMarks([name.value], keepValues);
+  stick.removeMarks([name.value], keepValues);
   emit('removed');
 }
 const usedBy = computed(() => props.story.users.map(({ number }) => `#${number}`).join(', '));
@@ -169,7 +170,7 @@ const usedBy = computed(() => props.story.users.map(({ number }) => `#${number}`
         :entry="story.base"
         :is-posting="false"
         :now
-        @freeze="store.freeze(story.base.lineId)"
+        @freeze="stick.freeze(story.base.lineId)"
       />
       <LedgerRow
         v-for="entry in story.postings"
@@ -177,9 +178,9 @@ const usedBy = computed(() => props.story.users.map(({ number }) => `#${number}`
         :entry
         is-posting
         :now
-        @strike="store.strike(entry.lineId)"
-        @put-back="store.putBack(entry.lineId)"
-        @freeze="store.freeze(entry.lineId)"
+        @strike="stick.strike(entry.lineId)"
+        @put-back="stick.putBack(entry.lineId)"
+        @freeze="stick.freeze(entry.lineId)"
       />
     </ul>
     <template v-if="story.before.length > 0">

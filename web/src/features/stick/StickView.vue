@@ -21,12 +21,14 @@ import { insertAtEnd } from '../bench/entry/written-down.ts';
 import type { MarkOrder } from '../bench/stick/mark-order.ts';
 import ScreenHead from '../bench/ScreenHead.vue';
 import { useJobStore } from '../job/job.store.ts';
+import { useMarkStory } from '../job/mark-story.ts';
 import { isLain } from './lain-mark.ts';
 import MarkStoryPanel from './MarkStoryPanel.vue';
 import MarkTable from './MarkTable.vue';
 import RodPicture from './RodPicture.vue';
 
 const store = useJobStore();
+const stick = useMarkStory();
 const router = useRouter();
 onMounted(async () => {
   if (store.job === undefined) await store.start();
@@ -53,9 +55,9 @@ const chosen = computed(() => {
 });
 const story = computed(() => {
   void store.rows;
-  return chosen.value === undefined ? undefined : store.story(chosen.value);
+  return chosen.value === undefined ? undefined : stick.story(chosen.value);
 });
-const noteOf = (name: string) => store.story(name)?.note ?? '';
+const noteOf = (name: string) => stick.story(name)?.note ?? '';
 
 /** The stretch drawn larger: where the marks crowd, until it is moved. */
 const ZOOMS = [1 / 2, 1 / 4, 1 / 8, 1 / 16, 1 / 32, 1 / 64];
@@ -99,12 +101,12 @@ const sheets = computed(() => {
 const isClearing = ref(false);
 const usersOfAny = computed(() =>
   isClearing.value
-    ? [...new Set(store.marks.flatMap(({ name }) => store.story(name)?.users.map(({ number }) => `#${number}`) ?? []))]
+    ? [...new Set(store.marks.flatMap(({ name }) => stick.story(name)?.users.map(({ number }) => `#${number}`) ?? []))]
     : [],
 );
 function clear(keepValues: boolean): void {
   isClearing.value = false;
-  store.removeMarks(
+  stick.removeMarks(
     store.marks.map(({ name }) => name),
     keepValues,
   );

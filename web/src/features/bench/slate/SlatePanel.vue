@@ -2,19 +2,21 @@
 /** The slate: every line of the job in its order. Thousands scroll as easily as ten, for only those in view are made. */
 import { useVirtualizer } from '@tanstack/vue-virtual';
 import { useResizeObserver } from '@vueuse/core';
-import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, ref, watch } from 'vue';
 import { Ellipsis } from 'lucide-vue-next';
 import type { Reckoned, ReadingStyle, Scope } from '@sprell/core';
 import { useComfort } from '../../comfort/comfort.store.ts';
 import { nameOf, type SlateRow, type WorkedRow } from '../../job/slate-row.ts';
 import type { NamedMark } from '../entry/suggestions.ts';
-import SelectionSums from './SelectionSums.vue';
 import SlateRowView from './SlateRowView.vue';
 import { isFound } from './search.ts';
 import SlateTools from './SlateTools.vue';
-import TakeOffQuestion from './TakeOffQuestion.vue';
-import WordsForm from './WordsForm.vue';
 import WordsRowView from './WordsRowView.vue';
+
+// They come when they are wanted.
+const SelectionSums = defineAsyncComponent(() => import('./SelectionSums.vue'));
+const TakeOffQuestion = defineAsyncComponent(() => import('./TakeOffQuestion.vue'));
+const WordsForm = defineAsyncComponent(() => import('./WordsForm.vue'));
 
 const props = defineProps<{
   rows: readonly SlateRow[];

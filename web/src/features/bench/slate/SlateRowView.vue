@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One line of the slate: touch its words to write it anew, its figure to use it, and the dots for the rest. */
-import { computed, nextTick, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
 import { reckon, type Reckoned, type ReadingStyle, type Scope } from '@sprell/core';
 import PlainButton from '../../../ui/PlainButton.vue';
 import SizeText from '../../../ui/SizeText.vue';
@@ -8,8 +8,9 @@ import type { WorkedRow } from '../../job/slate-row.ts';
 import EntryField from '../entry/EntryField.vue';
 import type { NamedMark } from '../entry/suggestions.ts';
 import { readLine } from './line-reading.ts';
-import NoteField from './NoteField.vue';
 import RowFrame from './RowFrame.vue';
+
+const NoteField = defineAsyncComponent(() => import('./NoteField.vue'));
 
 const props = defineProps<{
   row: WorkedRow;

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 /** A heading or a plain note among the lines: touch it to write it anew. */
+import { defineAsyncComponent } from 'vue';
 import PlainButton from '../../../ui/PlainButton.vue';
 import type { WordsRow } from '../../job/slate-row.ts';
 import RowFrame from './RowFrame.vue';
-import WordsForm from './WordsForm.vue';
+
+const WordsForm = defineAsyncComponent(() => import('./WordsForm.vue'));
 
 defineProps<{
   row: WordsRow;

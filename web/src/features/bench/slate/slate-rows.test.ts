@@ -1,7 +1,7 @@
 import { mount } from '@vue/test-utils';
 import { DEFAULT_STYLE, Slate } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
 import { editorIn, pressIn, typeInto } from '../../../testing/editing.ts';
 import type { WorkedRow } from '../../job/slate-row.ts';
@@ -85,6 +85,7 @@ describe('a line of the slate', () => {
     expect(row.emitted('move')).toEqual([[-1], [1]]);
     expect([row.emitted('insert')?.length, row.emitted('remove')?.length]).toEqual([1, 1]);
     await row.get('[data-test=note]').trigger('click');
+    await vi.dynamicImportSettled();
     const field = row.get<HTMLInputElement>('[data-test=note-field]');
     expect(field.element.value).toBe('planed');
     await field.setValue('sawn');
@@ -179,6 +180,7 @@ describe('words among the lines', () => {
     });
     expect(row.get('h3').text()).toBe('Roof');
     await row.setProps({ editing: true });
+    await vi.dynamicImportSettled();
     await row.get('input').setValue('Roof, south side');
     await row.get('form').trigger('submit');
     expect(row.emitted('keep')).toEqual([['Roof, south side']]);

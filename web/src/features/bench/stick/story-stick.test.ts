@@ -1,0 +1,159 @@
+import { mount, RouterLinkStub } from '@vue/test-utils';
+import { DEFAULT_STYLE, readQuantity, reckon, type Quantity } from '@sprell/core';
+import { createPinia, setActivePinia } from 'pinia';
+import { beforeEach, describe, expect, it } from 'vitest';
+import type { JobMark } from '../../job/job-marks.ts';
+import type { Amount } from './amount.ts';
+import { ordered } from './mark-order.ts';
+import StoryStick from './StoryStick.vue';
+
+beforeEach(() => {
+  localStorage.clear();
+  setActivePinia(createPinia());
+});
+
+function quantity(entry: string): Quantity {
+  const { outcome } = reckon(entry);
+  if (outcome?.kind !== 'quantity') throw new Error(entry);
+  return outcome.quantity;
+}
+let kept = 0;
+const aMark = (name: string, entry: string): JobMark => ({
+  name,
+  reading: readQuantity(quantity(entry)).text,
+  quantity: quantity(entry),
+  problem: undefined,
+  keptAt: (kept += 1),
+  changedBy: 1,
+});
+const anAmount = (entry: string, label?: string): Amount => ({
+  entry,
+  label,
+  reading: readQuantity(quantity(entry)).text,
+  quantity: quantity(entry),
+});
+const squeezed = (text: string) => text.replace(/\s+/g, ' ').trim();
+
+function aStick(more: { marks?: readonly JobMark[]; inHand?: JobMark; amount?: Amount | undefined } = {}) {
+  const marks = more.marks ?? [aMark('A', `4'`), aMark('long', `9' 2"`), aMark('floor', '20 sq ft')];
+  return mount(StoryStick, {
+    props: {
+      marks,
+      style: DEFAULT_STYLE,
+      used: new Set(['a']),
+      inHand: more.inHand ?? marks[0],
+      amount: 'amount' in more ? more.amount : anAmount(`2"`),
+    },
+    global: { stubs: { RouterLink: RouterLinkStub } },
+  });
+}
+
+describe('the story stick on the bench', () => {
+  it('stands the longest at the top and other kinds below; one touch uses a mark, one takes it in hand', async () => {
+    const stick = aStick();
+    expect(stick.findAll('[data-mark]').map((mark) => mark.attributes('data-mark'))).toEqual(['long', 'A', 'floor']);
+    const mark = stick.get('[data-mark=A]');
+    expect(mark.classes()).toContain('used');
+    await mark.trigger('click');
+    expect(stick.emitted('use')).toEqual([['A']]);
+    await stick.get('[data-hold=long]').trigger('click');
+    expect(stick.emitted('hold')).toEqual([['long']]);
+    expect(stick.get('[data-hold=A]').attributes('aria-pressed')).toBe('true');
+  });
+
+  it('shows what lies between neighbours at one touch, and sorts', async () => {
+    const stick = aStick();
+    await stick.get('[data-test=gaps]').trigger('click');
+    expect(squeezed(stick.get('[data-mark=long] .size').text())).toBe('+5′ 2″');
+    expect(squeezed(stick.get('[data-mark=A] .size').text())).toBe('4′');
+    const names = () => stick.findAll('[data-mark]').map((mark) => mark.attributes('data-mark'));
+    await stick.get('[data-test=order]').trigger('click');
+    expect(names()).toEqual(['A', 'long', 'floor']);
+    await stick.get('[data-test=order]').trigger('click');
+    expect(names()).toEqual(['long', 'A', 'floor']);
+    expect(localStorage.getItem('sprell.stick.order')).toBe('"age"');
+  });
+
+  it('sorts names as people count', () => {
+    const marks = ['s10', 's9', 'S1'].map((name) => aMark(name, `1'`));
+    expect(ordered(marks, 'name').map(({ name }) => name)).toEqual(['S1', 's9', 's10']);
+    expect(ordered(marks, 'age').map(({ name }) => name)).toEqual(['S1', 's9', 's10']);
+  });
+});
+
+describe('keeping', () => {
+  it('takes two touches: a free letter, or the label of the line', async () => {
+    const stick = aStick({ amount: anAmount(`2"`, 'top rail') });
+    await stick.get('[data-test=keep]').trigger('click');
+    expect(stick.findAll('[data-test=keep-as]').map((button) => button.text())).toEqual(['top_rail', 'B', 'C']);
+    await stick.get('[data-test=keep-as]').trigger('click');
+    expect(stick.emitted('keep')).toEqual([['top_rail']]);
+    expect(stick.find('[data-test=keep-as]').exists()).toBe(false);
+  });
+
+  it('says what is wrong with a name, with a way out, and shows what would be written over', async () => {
+    const stick = aStick();
+    await stick.get('[data-test=keep]').trigger('click');
+    const field = stick.get<HTMLInputElement>('input');
+    await field.setValue('top rail');
+    expect(stick.get('[role=alert]').text()).toContain('letters, digits and _');
+    await stick.get('[data-test=name-fix]').trigger('click');
+    expect(field.element.value).toBe('top_rail');
+    await field.setValue('inch');
+    await stick.get('form').trigger('submit');
+    expect(stick.emitted('keep')).toBeUndefined();
+    await field.setValue('LONG');
+    expect(squeezed(stick.get('.over').text())).toBe('long is 9′ 2″ now. Write over it: 2″');
+    await stick.get('form').trigger('submit');
+    expect(stick.emitted('keep')).toEqual([['long']]);
+  });
+
+  it('keeps nothing that has become wrong since the name was asked for', async () => {
+    const stick = aStick();
+    await stick.get('[data-test=keep]').trigger('click');
+    await stick.setProps({ amount: undefined });
+    await stick.get('[data-test=keep-as]').trigger('click');
+    await stick.get('input').setValue('sill');
+    await stick.get('form').trigger('submit');
+    expect(stick.emitted('keep')).toBeUndefined();
+  });
+});
+
+describe('the mark in hand', () => {
+  it('takes the reading on and off at one touch each, again and again', async () => {
+    const stick = aStick();
+    expect(squeezed(stick.get('[data-test=held]').text())).toBe('A 4′');
+    expect(stick.get('[data-test=add-on]').attributes('aria-label')).toBe('Add 2″ on to A');
+    await stick.get('[data-test=add-on]').trigger('click');
+    await stick.get('[data-test=add-on]').trigger('click');
+    await stick.get('[data-test=knock-off]').trigger('click');
+    expect(stick.emitted('post')).toEqual([
+      ['add', '2"'],
+      ['add', '2"'],
+      ['subtract', '2"'],
+    ]);
+  });
+
+  it('says so when kinds do not add up, and offers the unit that was left out or a new mark', async () => {
+    const stick = aStick({ amount: anAmount('4') });
+    await stick.get('[data-test=add-on]').trigger('click');
+    expect(stick.emitted('post')).toBeUndefined();
+    expect(squeezed(stick.get('.refused').text())).toContain('A is a length, and this a plain number');
+    await stick.get('[data-test=post-fix]').trigger('click');
+    expect(stick.emitted('post')).toEqual([['add', '(4)"']]);
+    await stick.setProps({ amount: anAmount('3 sq ft') });
+    expect(stick.find('.refused').exists()).toBe(false);
+    await stick.get('[data-test=knock-off]').trigger('click');
+    expect(stick.findAll('[data-test=post-fix]')).toHaveLength(0);
+    await stick.get('[data-test=post-new]').trigger('click');
+    expect(stick.emitted('keepNew')).toHaveLength(1);
+  });
+
+  it('waits while there is nothing to post, and while the mark itself is in error', async () => {
+    const wrong: JobMark = { ...aMark('B', `1'`), quantity: undefined, problem: 'Mend it.', reading: 'needs mending' };
+    const stick = aStick({ marks: [wrong], inHand: wrong });
+    expect(stick.get('[data-test=add-on]').attributes('disabled')).toBeDefined();
+    await stick.setProps({ inHand: aMark('B', `1'`), amount: undefined });
+    expect(stick.get('[data-test=knock-off]').attributes('disabled')).toBeDefined();
+  });
+});
