@@ -57,6 +57,7 @@ export {
   type ScaleIssue,
   type Side,
 } from './scale/drawing-scale.ts';
+export { readSide } from './scale/read-side.ts';
 export { bestFits, COMMON_SCALES, type CommonScale, type Fit } from './scale/common-scales.ts';
 export { scaleBar, scaleRule } from './scale/scale-rule.ts';
 export type { LineResult, SlateLine } from './slate/node.ts';

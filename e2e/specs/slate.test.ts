@@ -13,28 +13,14 @@ afterAll(async () => {
 /** The porch, which no other test writes to. */
 async function thePorch(): Promise<Bench> {
   const bench = await openBench(browser);
-  const id = await bench.page.$eval(
-    '[data-test=job]',
-    (list) => [...(list as HTMLSelectElement).options].find(({ label }) => label === 'Chapel porch')?.value ?? '',
-  );
-  await bench.page.select('[data-test=job]', id);
-  await bench.page.waitForFunction(() => document.querySelector('[data-line="30"]') === null);
+  await bench.chooseJob('Chapel porch');
   return bench;
-}
-
-async function land(bench: Bench, ...entries: readonly string[]): Promise<number[]> {
-  const before = await bench.lineNumbers();
-  for (const entry of entries) {
-    await bench.type(entry);
-    await bench.press('Enter');
-  }
-  return (await bench.lineNumbers()).filter((number) => !before.includes(number));
 }
 
 describe('the slate by mouse', () => {
   it('selects several, sums them up, and puts the sum on the slate alive', async () => {
     const bench = await thePorch();
-    const [first, second] = (await land(bench, `5' 3"`, `7' 6 1/2"`)) as [number, number];
+    const [first, second] = (await bench.land(`5' 3"`, `7' 6 1/2"`)) as [number, number];
     await bench.page.click('[data-test=select]');
     for (const number of [first, second]) {
       await bench.show(number);
@@ -58,7 +44,7 @@ describe('the slate by mouse', () => {
 
   it('drags a line to another place, and puts it back', async () => {
     const bench = await thePorch();
-    const [first, second, third] = (await land(bench, `1'`, `2'`, `3'`)) as [number, number, number];
+    const [first, second, third] = (await bench.land(`1'`, `2'`, `3'`)) as [number, number, number];
     const before = await bench.lineNumbers();
     await bench.show(third);
     const grip = async (number: number) => {
@@ -86,8 +72,8 @@ describe('the slate by mouse', () => {
 
   it('takes a line off that others use with its value kept in them, and brings it back', async () => {
     const bench = await thePorch();
-    const [size] = (await land(bench, `10'`)) as [number];
-    const [third] = (await land(bench, `#${size} / 3`)) as [number];
+    const [size] = (await bench.land(`10'`)) as [number];
+    const [third] = (await bench.land(`#${size} / 3`)) as [number];
     await bench.more(size, 'remove');
     await bench.page.waitForSelector('[data-test=keep-value]');
     expect(await bench.text('.ask p')).toContain(`#${size} is used by #${third}.`);
@@ -104,7 +90,7 @@ describe('the slate by mouse', () => {
   it('holds headings and notes, inserts above a line, uses whole entries, and clears with a way back', async () => {
     const bench = await thePorch();
     const { page } = bench;
-    const [first] = (await land(bench, `4' 2" * 3`)) as [number];
+    const [first] = (await bench.land(`4' 2" * 3`)) as [number];
     await page.click('[data-test=add-words]');
     await page.waitForSelector('[data-test=words-form]');
     await page.keyboard.type('Door');
@@ -145,7 +131,7 @@ describe('how it reads', () => {
     await bench.press('Enter');
     const line = Math.max(...(await bench.lineNumbers()));
     expect(await bench.result(line)).toBe('7′ 3⁄32″');
-    const [other] = (await land(bench, `7' 3/32"`)) as [number];
+    const [other] = (await bench.land(`7' 3/32"`)) as [number];
     expect(await bench.result(other)).toBe('7′ 1⁄8″');
     await bench.type(`1"`);
     await page.click('[data-test=finest]');

@@ -5,10 +5,11 @@ import { reckon } from '../evaluate/reckon.ts';
 import { makeRational } from '../number/rational.ts';
 import { equalValue, valueToNumber } from '../number/value.ts';
 import { readQuantity } from '../reading/read-quantity.ts';
-import { DEFAULT_STYLE } from '../reading/style.ts';
+import { DEFAULT_STYLE, type ReadingStyle } from '../reading/style.ts';
 import type { Quantity } from '../units/quantity.ts';
 import { bestFits, COMMON_SCALES } from './common-scales.ts';
 import { readScale, turn, turnedEntry, type DrawingScale, type ScaleDefinition } from './drawing-scale.ts';
+import { readSide } from './read-side.ts';
 import { divisionFor, scaleBar, scaleRule } from './scale-rule.ts';
 
 const sizes = (paper: string, site: string): ScaleDefinition => ({ kind: 'sizes', paper, site });
@@ -91,6 +92,19 @@ describe('a drawing scale', () => {
     expect(written('1 cu ft', ratio('1', '20'), 'site')).toBe('#7 / 20^3');
     expect(written(`1'`, sizes('3 cm', '1 m'))).toBe('#7 * (33 1/3)');
     expect(written('3 kg', ratio('1', '20'))).toBeUndefined();
+  });
+
+  it('reads each side in the units it is measured in', () => {
+    const on = (side: 'paper' | 'site', entry: string, length: ReadingStyle['length']) =>
+      readSide(quantity(entry), side, { ...DEFAULT_STYLE, length }).text;
+    expect(on('site', '9 sq in', 'ft-in')).toBe('0.063 sq ft');
+    expect(on('paper', '9 sq in', 'ft-in')).toBe('9 sq in');
+    expect(on('paper', '4 cu in', 'yd')).toBe('4 cu in');
+    expect(on('paper', '12 cm2', 'm')).toBe('12 cm²');
+    expect(on('paper', '1.3 cm', 'm')).toBe('13 mm');
+    expect(on('paper', '2.5 in', 'yd')).toBe('2 1⁄2″');
+    expect(on('paper', '14 in', 'ft-in')).toBe('1′ 2″');
+    expect(on('paper', '3 kg', 'mm')).toBe('3 kg');
   });
 
   it('comes to the same as an entry and as a turn', () => {

@@ -2,7 +2,7 @@
 /** Several runs measured on the paper, totalled, and turned into the size on site; put on the slate as ordinary lines. */
 import { computed, ref, watch } from 'vue';
 import { X } from 'lucide-vue-next';
-import { describeIssue, readQuantity, reckon, turn, turnedEntry, type DrawingScale, type Quantity } from '@sprell/core';
+import { describeIssue, readSide, reckon, turn, turnedEntry, type DrawingScale, type Quantity } from '@sprell/core';
 import { remember, remembered } from '../../adapters/local-memory.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
@@ -39,8 +39,8 @@ const readings = computed(() =>
   quantities.value.map((one) => {
     const there = one && turn(one, props.scale.scale, 'paper');
     return {
-      paper: one ? readQuantity(one, store.style).text : 'needs mending',
-      site: there?.ok === true ? readQuantity(there.value, store.style).text : '',
+      paper: one ? readSide(one, 'paper', store.style).text : 'needs mending',
+      site: there?.ok === true ? readSide(there.value, 'site', store.style).text : '',
     };
   }),
 );
@@ -120,10 +120,10 @@ function putOnSlate(): void {
         <tr>
           <th scope="row">all</th>
           <td class="figure" data-test="runs-paper">
-            <SizeText v-if="sum" :text="readQuantity(sum, store.style).text" />
+            <SizeText v-if="sum" :text="readSide(sum, 'paper', store.style).text" />
           </td>
           <td class="figure site" data-test="runs-site">
-            <SizeText v-if="onSite?.ok" :text="readQuantity(onSite.value, store.style).text" />
+            <SizeText v-if="onSite?.ok" :text="readSide(onSite.value, 'site', store.style).text" />
           </td>
           <td></td>
         </tr>

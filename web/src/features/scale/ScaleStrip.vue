@@ -5,7 +5,7 @@
  */
 import { computed } from 'vue';
 import { ArrowLeftRight, ArrowRight, FileText, House, X } from 'lucide-vue-next';
-import { describeIssue, readQuantity, turn, type Quantity, type ReadingStyle, type Side } from '@sprell/core';
+import { describeIssue, readSide, turn, type Quantity, type ReadingStyle, type Side } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
 import type { JobScale } from '../job/job-scales.ts';
 import { ON, OTHER } from './side-words.ts';
@@ -24,8 +24,10 @@ const other = computed(() => OTHER[props.from]);
 const turned = computed(() =>
   props.quantity && props.scale.scale ? turn(props.quantity, props.scale.scale, props.from) : undefined,
 );
-const typedText = computed(() => (props.quantity ? readQuantity(props.quantity, props.style).text : ''));
-const otherText = computed(() => (turned.value?.ok === true ? readQuantity(turned.value.value, props.style).text : ''));
+const typedText = computed(() => (props.quantity ? readSide(props.quantity, props.from, props.style).text : ''));
+const otherText = computed(() =>
+  turned.value?.ok === true ? readSide(turned.value.value, other.value, props.style).text : '',
+);
 const problem = computed(() => (turned.value?.ok === false ? describeIssue(turned.value.issue) : undefined));
 </script>
 
