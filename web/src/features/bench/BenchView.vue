@@ -32,6 +32,7 @@ import { readLine } from './slate/line-reading.ts';
 import { OTHER, turnedLabel } from '../scale/side-words.ts';
 import SlatePanel from './slate/SlatePanel.vue';
 import type { Amount } from './stick/amount.ts';
+import type StoryStickParts from './stick/StoryStick.vue';
 import { usedBy, type Used } from './used.ts';
 
 // Not on the first screen: they come when they are wanted.
@@ -211,6 +212,11 @@ function landOnMark(name: string, sign: '=' | '+=' | '-=', entry: string, undoSa
   }
   afterLanding();
 }
+const stick = ref<InstanceType<typeof StoryStickParts>>();
+/** By key: as the buttons of the mark in hand do, which say so where the kinds do not add up. */
+function postAmount(operator: 'add' | 'subtract'): void {
+  stick.value?.post(operator);
+}
 function keepAs(name: string): void {
   if (amount.value === undefined) return;
   putAway('keep');
@@ -319,10 +325,23 @@ function byKey(event: KeyboardEvent): void {
     event.preventDefault();
     undo();
   } else if (event.key === '?' && !isWriting) shows.value = 'shortcuts';
-  else if (event.altKey && event.key.toLowerCase() === 'a') {
-    event.preventDefault();
-    repeat();
-  }
+  else if (event.altKey && !event.ctrlKey) byAltKey(event);
+}
+
+/** By the letter where there is one, else by the place of the key: what it writes together with Alt differs. */
+function byAltKey(event: KeyboardEvent): void {
+  const pressed = /^[a-z]$/i.test(event.key) ? `Key${event.key.toUpperCase()}` : event.code;
+  const action = {
+    KeyA: repeat,
+    KeyK: () => void stick.value?.ask(),
+    Equal: () => postAmount('add'),
+    NumpadAdd: () => postAmount('add'),
+    Minus: () => postAmount('subtract'),
+    NumpadSubtract: () => postAmount('subtract'),
+  }[pressed];
+  if (action === undefined) return;
+  event.preventDefault();
+  action();
 }
 
 async function chooseJob(jobId: string): Promise<void> {
@@ -463,6 +482,7 @@ onMounted(async () => {
 
     <StoryStick
       v-if="comfort.showStick"
+      ref="stick"
       class="stick"
       :marks="store.marks"
       :style="store.style"

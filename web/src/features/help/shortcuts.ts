@@ -5,6 +5,8 @@ export const SHORTCUTS: readonly { readonly keys: string; readonly about: string
   { keys: 'Tab', about: 'takes the first suggestion' },
   { keys: '+ − × ÷ ^', about: 'in an empty entry: goes on from the last result' },
   { keys: 'Alt A', about: 'does the last step again on its result' },
+  { keys: 'Alt K', about: 'keeps the result: the name is typed next' },
+  { keys: 'Alt +  Alt −', about: 'adds the result on to the mark in hand, or knocks it off' },
   {
     keys: 'Ctrl Z',
     about: 'takes a change of the entry back; with an empty entry, the last change of the slate',
@@ -28,4 +30,10 @@ export const TOUCHES: readonly { readonly where: string; readonly about: string 
   },
   { where: 'another unit under the reading', about: 'copies it; the arrow beside it makes it the main one' },
   { where: 'keep', about: 'puts the result on the story stick under a free letter or a name of your own' },
+  { where: 'the hand beside a mark', about: 'takes it in hand: + and − over the marks then add to it and knock off' },
+  { where: 'the name of the mark in hand', about: 'the whole story stick: postings, names, notes, printing' },
+  {
+    where: 'the rule at the top',
+    about: 'scales of drawings: one in hand turns all that is typed, paper to site or back',
+  },
 ];

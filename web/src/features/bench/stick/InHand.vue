@@ -33,10 +33,11 @@ const kinds = computed(() => {
 const units = computed(() => (kinds.value?.[0] === 'length' && kinds.value[1] === 'number' ? ['"', "'", ' mm'] : []));
 
 function post(operator: 'add' | 'subtract'): void {
-  if (props.amount === undefined) return;
+  if (props.amount === undefined || props.mark.problem !== undefined) return;
   if (kinds.value) refused.value = operator;
   else emit('post', operator, props.amount.entry);
 }
+defineExpose({ post });
 function postAs(unit: string): void {
   if (props.amount && refused.value) emit('post', refused.value, `(${props.amount.entry})${unit}`);
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Keeps a result under a name: one touch asks, the next one names. A name that is there already is written over. */
-import { computed, ref } from 'vue';
+import { computed, nextTick, ref } from 'vue';
 import { describeIssue, freeNames, nameFromLabel, nameIssue } from '@sprell/core';
 import SizeText from '../../../ui/SizeText.vue';
 import type { JobMark } from '../../job/job-marks.ts';
@@ -15,6 +15,7 @@ const emit = defineEmits<{ keep: [name: string] }>();
 
 const isNaming = ref(false);
 const typed = ref('');
+const field = ref<HTMLInputElement>();
 const SUGGESTED = 3;
 
 const names = computed(() => props.marks.map(({ name }) => name));
@@ -28,6 +29,15 @@ const name = computed(() => typed.value.trim());
 const issue = computed(() => (name.value === '' ? undefined : nameIssue(name.value)));
 /** The mark that would be written over. */
 const old = computed(() => props.marks.find((mark) => mark.name.toLowerCase() === name.value.toLowerCase()));
+
+/** By key: the name is typed next. */
+async function ask(): Promise<void> {
+  if (props.amount === undefined) return;
+  isNaming.value = true;
+  await nextTick();
+  field.value?.focus();
+}
+defineExpose({ ask });
 
 function keep(chosen: string): void {
   // The entry may have been written on since the name was asked for.
@@ -51,7 +61,7 @@ function keep(chosen: string): void {
     >
       keep
     </button>
-    <form v-if="isNaming" class="naming" @submit.prevent="keep(old?.name ?? name)">
+    <form v-if="isNaming" class="naming" @submit.prevent="keep(old?.name ?? name)" @keydown.esc="isNaming = false">
       <button
         v-for="one in suggested"
         :key="one"
@@ -67,6 +77,7 @@ function keep(chosen: string): void {
         {{ one }}
       </button>
       <input
+        ref="field"
         v-model="typed"
         class="typed"
         aria-label="Name of the mark"

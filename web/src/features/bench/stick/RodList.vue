@@ -42,6 +42,12 @@ const shown = computed(() => {
   const standing = [...rod.value.marks].reverse().map(({ mark }): JobMark => mark);
   return [...ordered(standing, props.order), ...ordered(others, props.order)];
 });
+/** What a reader who does not see the rod is told of a gap. */
+function gapLabel(name: string): string | undefined {
+  const at = rod.value.marks.findIndex(({ mark }) => mark.name === name);
+  const gap = gapText(name);
+  return props.gaps && gap !== undefined ? `${name}: ${gap} over ${rod.value.marks[at - 1]?.mark.name}` : undefined;
+}
 function gapText(name: string): string | undefined {
   const gap = places.value.get(name)?.gap;
   return gap && readQuantity(gap, props.style).text;
@@ -144,6 +150,7 @@ defineExpose({ show });
           :class="{ used: used.has(mark.name.toLowerCase()), wrong: mark.problem !== undefined }"
           :data-mark="mark.name"
           :title="mark.problem"
+          :aria-label="gapLabel(mark.name)"
           @pointerdown.prevent
           @click="emit('use', mark.name)"
         >

@@ -28,6 +28,14 @@ const emit = defineEmits<{
   keepNew: [];
 }>();
 
+const keepForm = ref<InstanceType<typeof KeepForm>>();
+const hand = ref<InstanceType<typeof InHand>>();
+defineExpose({
+  /** Asks for the name to keep the amount by. */
+  ask: () => keepForm.value?.ask(),
+  post: (operator: 'add' | 'subtract') => hand.value?.post(operator),
+});
+
 const order = ref<MarkOrder>(remembered<MarkOrder>('stick.order') ?? 'size');
 const gaps = ref(false);
 function nextOrder(): void {
@@ -39,9 +47,10 @@ function nextOrder(): void {
 
 <template>
   <section class="stick" aria-label="Story stick">
-    <KeepForm class="keep" :marks :amount @keep="(name) => emit('keep', name)" />
+    <KeepForm ref="keepForm" class="keep" :marks :amount @keep="(name) => emit('keep', name)" />
     <InHand
       v-if="inHand"
+      ref="hand"
       class="hand"
       :mark="inHand"
       :amount
