@@ -27,6 +27,17 @@ const writeAnew = (number) => async (page) => {
   await page.click(`[data-line="${number}"] .body`);
 };
 
+/** Another screen, and what is done there. */
+const screen =
+  (path, then = async () => undefined) =>
+  async (page) => {
+    await page.goto(new URL(path, page.url()).href, { waitUntil: 'networkidle0' });
+    await then(page);
+  };
+const takeScale = async (page) => {
+  await page.click('[data-scale="Old drawings"] [data-test=take-scale]');
+};
+
 /** Each picture: its size, its look, and what is done before it is taken. */
 const PICTURES = [
   { name: 'bench', ...DESK, prepare: write(ENTRY) },
@@ -36,6 +47,38 @@ const PICTURES = [
   { name: 'bench-phone', ...PHONE, prepare: write(ENTRY) },
   { name: 'bench-phone-night', ...PHONE, look: 'night', prepare: writeAnew(20) },
   { name: 'bench-tablet', ...TABLET, prepare: write(ENTRY) },
+  { name: 'stick', ...DESK, prepare: screen('/stick') },
+  {
+    name: 'stick-print',
+    ...DESK,
+    prepare: screen('/stick', async (page) => {
+      await page.click('[data-test=show-print]');
+    }),
+  },
+  { name: 'stick-phone', ...PHONE, prepare: screen('/stick') },
+  {
+    name: 'scales',
+    ...DESK,
+    prepare: screen('/scales', async (page) => {
+      await takeScale(page);
+      for (const run of ['2 5/8"', '1 3/16"', '4"']) {
+        await page.type('[data-test=run] input', run);
+        await page.keyboard.press('Enter');
+      }
+      await page.type('[data-test=bar] input', '2 15/32"');
+      await page.type('[data-test=bar-says] input', "10'");
+    }),
+  },
+  {
+    name: 'bench-scale',
+    ...DESK,
+    prepare: screen('/scales', async (page) => {
+      await takeScale(page);
+      await page.click('a.back');
+      await page.waitForSelector('[data-test=scale-strip]');
+      await write('2 5/8"')(page);
+    }),
+  },
   {
     name: 'comfort',
     ...DESK,

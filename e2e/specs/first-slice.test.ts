@@ -43,8 +43,9 @@ describe('a carpenter at the bench', () => {
     await bench.undo();
     expect(await bench.result(17)).toBe('7′ 4″');
     await bench.more(33, 'remove');
+    await bench.page.waitForSelector('.ask p');
     expect(await bench.text('.ask p')).toContain('#33 is used by #34.');
-    await bench.page.click('[data-test=take-off]');
+    await bench.click('[data-test=take-off]');
     expect(await bench.lineNumbers()).not.toContain(33);
     await bench.show(34);
     expect(await bench.text('[data-line="34"] .problem')).toContain('#33');

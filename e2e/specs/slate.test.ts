@@ -26,8 +26,9 @@ describe('the slate by mouse', () => {
       await bench.show(number);
       await bench.page.click(`[data-line="${number}"] input[type=checkbox]`);
     }
+    await bench.page.waitForSelector('[data-test=land-sum]');
     expect(await bench.text('[data-test=sums]')).toContain('2 selectedsum 12′ 9 1⁄2″mean 6′ 4 3⁄4″');
-    await bench.page.click('[data-test=land-sum]');
+    await bench.click('[data-test=land-sum]');
     await bench.page.click('[data-test=done-selecting]');
     const sum = Math.max(...(await bench.lineNumbers()));
     expect(await bench.result(sum)).toBe('12′ 9 1⁄2″');
@@ -77,7 +78,7 @@ describe('the slate by mouse', () => {
     await bench.more(size, 'remove');
     await bench.page.waitForSelector('[data-test=keep-value]');
     expect(await bench.text('.ask p')).toContain(`#${size} is used by #${third}.`);
-    await bench.page.click('[data-test=keep-value]');
+    await bench.click('[data-test=keep-value]');
     expect(await bench.lineNumbers()).not.toContain(size);
     expect(await bench.result(third)).toBe('3′ 4″');
     expect(await bench.text(`[data-line="${third}"] .read-back`)).toBe('120″ ÷ 3');
@@ -110,7 +111,7 @@ describe('the slate by mouse', () => {
     await bench.goto();
     expect(await page.$$eval('h3', (headings) => headings.map(({ textContent }) => textContent))).toContain('Door');
     await page.click('[data-test=clear-all]');
-    await page.click('[data-test=take-off]');
+    await bench.click('[data-test=take-off]');
     await page.waitForSelector('.empty');
     await bench.undo();
     expect(await bench.lineNumbers()).toEqual(order);

@@ -56,7 +56,7 @@ describe('bin/start', () => {
   it('serves the demo, keeps what is written, recovers after kill -9, and stops all it started', async () => {
     const first = await start();
     const [bandstand] = await jobs(first.address);
-    expect(bandstand).toMatchObject({ title: 'Bandstand, Quill Park', lines: 42 });
+    expect(bandstand).toMatchObject({ title: 'Bandstand, Quill Park', lines: 46 });
     expect(await (await fetch(first.address)).text()).toContain('<div id="app">');
     await expect(start()).rejects.toThrow(/running already at http/);
     const change = {
@@ -90,7 +90,7 @@ describe('bin/start', () => {
 
   it('starts over with --fresh, and for real use with nothing of the demo', async () => {
     const fresh = await start('--fresh');
-    expect((await jobs(fresh.address))[0]).toMatchObject({ lines: 42 });
+    expect((await jobs(fresh.address))[0]).toMatchObject({ lines: 46 });
     const real = await start('--real');
     expect(await jobs(real.address)).toEqual([]);
     for (const { child, ended } of [fresh, real]) {

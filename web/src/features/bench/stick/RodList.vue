@@ -154,7 +154,7 @@ defineExpose({ show });
           @pointerdown.prevent
           @click="emit('use', mark.name)"
         >
-          <span class="name">{{ mark.name }}</span>
+          <span class="name">{{ mark.name }}</span>{{ ' ' }}
           <span class="size">
             <template v-if="gaps && gapText(mark.name) !== undefined"
               ><span class="plus">+</span><SizeText :text="gapText(mark.name) ?? ''"
