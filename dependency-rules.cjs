@@ -18,8 +18,8 @@ const below = {
   evaluate: ['base', 'number', 'units', 'notation', 'reading'],
   slate: ['base', 'number', 'units', 'notation', 'reading', 'evaluate'],
   drawing: ['base', 'number', 'units'],
-  stick: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'slate', 'drawing'],
   scale: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'drawing'],
+  stick: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'slate', 'drawing', 'scale'],
 };
 
 module.exports = {

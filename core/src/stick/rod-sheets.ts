@@ -1,4 +1,6 @@
 import { box, line, SHEETS, words, type Drawing, type Shape, type SheetSize } from '../drawing/drawing.ts';
+import { compareRational, rationalToNumber } from '../number/rational.ts';
+import { COMMON_SCALES, type CommonScale } from '../scale/common-scales.ts';
 import { spreadLabels, type NamedQuantity, type Rod, type RodMark } from './rod.ts';
 
 /** A mark as it is printed. */
@@ -9,8 +11,10 @@ export interface PrintedMark extends NamedQuantity {
 
 export interface RodPrint {
   readonly sheet: SheetSize;
-  /** The whole rod on one sheet, or as large as it is, in strips to cut out and join. */
-  readonly size: 'one-sheet' | 'full-size';
+  /** To a scale that fits on one sheet, or as large as it is, in strips to cut out and join. */
+  readonly size: 'to-scale' | 'full-size';
+  /** Scales as 1:20, or else as 1/2″ = 1′. */
+  readonly metric: boolean;
   /** What stands at the head of each sheet. */
   readonly title: string;
 }
@@ -18,45 +22,61 @@ export interface RodPrint {
 /** Free edge of a sheet, which printers leave white. */
 const EDGE = 10;
 const HEAD = 14;
-/** Height of a strip: the rod itself, and room above it for labels written upwards. */
-const STRIP = 44;
-const ROD = 8;
-const LABEL = 3.2;
-const APART = 4.2;
-/** Between a mark and its label. */
-const LEADER = 4;
+/** A strip: the rod itself, and room above it for labels written upwards. */
+interface StripPlan {
+  readonly height: number;
+  readonly rod: number;
+  /** Height of the type. */
+  readonly label: number;
+  /** Between the feet of two labels. */
+  readonly apart: number;
+  /** Between a mark and its label. */
+  readonly leader: number;
+}
+const FULL_SIZE: StripPlan = { height: 44, rod: 8, label: 3.2, apart: 4.2, leader: 4 };
+const [LEAST_TYPE, MOST_TYPE] = [3.2, 5.5];
+/** One sheet holds one strip: the more marks, the smaller the type, so that each has room. */
+function oneStrip(marks: number, long: number): StripPlan {
+  const label = Math.min(MOST_TYPE, Math.max(LEAST_TYPE, long / (marks * 1.35 + 1)));
+  return { height: 120, rod: 20, label, apart: label * 1.3, leader: 14 };
+}
 const PER_METRE = 1000;
 /** The line that tells whether a sheet was printed at its size. */
 const CHECK = 100;
 
 /**
- * The sheets of a rod: in proportion on one, or full size in strips with cut lines, each strip with its number, and on
- * every sheet a line of 100 mm to check the print by. Lengths alone are printed.
+ * The sheets of a rod: to scale on one, or full size in strips with cut lines, each strip with its number, and on every
+ * sheet a line of 100 mm to check the print by. Lengths alone are printed.
  */
-export function rodSheets(rod: Rod<PrintedMark>, { sheet, size, title }: RodPrint): readonly Drawing[] {
+export function rodSheets(rod: Rod<PrintedMark>, { sheet, size, metric, title }: RodPrint): readonly Drawing[] {
   const { width, height } = SHEETS[sheet];
   const long = width - 2 * EDGE;
   const span = (rod.end - rod.foot) * PER_METRE;
-  const isFull = size === 'full-size';
-  const count = isFull ? Math.max(1, Math.ceil(span / long)) : 1;
-  const perSheet = isFull ? Math.floor((height - 2 * EDGE - HEAD) / STRIP) : 1;
-  const strips = Array.from({ length: count }, (_, index) =>
-    stripOf(rod, index, count, isFull ? span / long : 1, long),
-  );
+  const scale = size === 'full-size' ? undefined : fittingScale(span, long, metric);
+  const drawn = scale === undefined ? span : span / rationalToNumber(scale.factor);
+  const plan = scale === undefined ? FULL_SIZE : oneStrip(rod.marks.length, long);
+  const perSheet = Math.floor((height - 2 * EDGE - HEAD) / plan.height);
+  const count = Math.max(1, Math.ceil(drawn / long - 1e-9));
+  const strips = Array.from({ length: count }, (_, index) => stripOf(rod, plan, drawn, index, count, long));
   const sheets = Math.ceil(count / perSheet);
   return Array.from({ length: sheets }, (_, page) => {
-    const shapes: Shape[] = headOf(title, isFull ? 'full size' : scaleWords(span, long), page, sheets, width);
+    const shapes: Shape[] = headOf(title, scale ? `scale ${scale.title}` : 'full size', page, sheets, width);
     strips.slice(page * perSheet, (page + 1) * perSheet).forEach((strip, row) => {
-      const top = EDGE + HEAD + row * STRIP;
+      const top = EDGE + HEAD + row * plan.height;
       shapes.push(...strip.map((shape) => moved(shape, EDGE, top)));
     });
     return { width, height, shapes };
   });
 }
 
-/** How many times smaller than the rod: one to so many, told so that nobody measures it off by mistake. */
-function scaleWords(span: number, long: number): string {
-  return span === 0 ? 'in proportion' : `in proportion, about 1:${Math.max(1, Math.round(span / long))}`;
+/** The largest of the common scales that the rod fits on the sheet by; its size where it fits as it is. */
+function fittingScale(span: number, long: number, metric: boolean): CommonScale {
+  const scales = COMMON_SCALES.filter(({ definition }) => (definition.kind === 'ratio') === metric).sort((a, b) =>
+    compareRational(a.factor, b.factor),
+  );
+  const whole = COMMON_SCALES.find(({ title }) => title === '1:1') as CommonScale;
+  const fits = [whole, ...scales].find(({ factor }) => span <= long * rationalToNumber(factor) + 1e-9);
+  return fits ?? (scales[scales.length - 1] as CommonScale);
 }
 
 function headOf(title: string, how: string, page: number, sheets: number, width: number): Shape[] {
@@ -76,34 +96,42 @@ function headOf(title: string, how: string, page: number, sheets: number, width:
 
 /**
  * One strip, its corner at 0, 0.
- * @param lengths how many strips the rod is long
+ * @param drawn length of the whole rod on paper
+ * @param long how much of it a strip holds
  */
-function stripOf(rod: Rod<PrintedMark>, index: number, count: number, lengths: number, long: number): readonly Shape[] {
-  const at = ({ place }: RodMark<PrintedMark>) => (place * lengths - index) * long;
+function stripOf(
+  rod: Rod<PrintedMark>,
+  plan: StripPlan,
+  drawn: number,
+  index: number,
+  count: number,
+  long: number,
+): readonly Shape[] {
+  const at = ({ place }: RodMark<PrintedMark>) => place * drawn - index * long;
   const isLast = index === count - 1;
   const here = rod.marks.filter((mark) => at(mark) >= 0 && (at(mark) < long || (isLast && at(mark) <= long + 1e-6)));
-  const end = isLast ? Math.min(long, (lengths - index) * long) : long;
-  const rodTop = STRIP - ROD - 2;
-  const labelFoot = rodTop - LEADER;
-  const shapes: Shape[] = [box(0, rodTop, end, ROD)];
+  const end = isLast ? drawn - index * long : long;
+  const rodTop = plan.height - plan.rod - 2;
+  const labelFoot = rodTop - plan.leader;
+  const shapes: Shape[] = [box(0, rodTop, end, plan.rod)];
   const wanted = here.map(at);
-  const places = spreadLabels(wanted, APART, LABEL, long - 0.5);
+  const places = spreadLabels(wanted, plan.apart, plan.label, long - 0.5);
   here.forEach(({ mark }, order) => {
     const x = wanted[order] as number;
     const label = places[order] as number;
     shapes.push(
-      line(x, rodTop, x, rodTop + ROD),
-      line(x, rodTop, label - LABEL / 3, labelFoot, 'fine'),
-      words(label, labelFoot - 0.5, `${mark.name}  ${mark.text}`, LABEL, { upright: true }),
+      line(x, rodTop, x, rodTop + plan.rod),
+      line(x, rodTop, label - plan.label / 3, labelFoot, 'fine'),
+      words(label, labelFoot - 0.5, `${mark.name}  ${mark.text}`, plan.label, { upright: true }),
     );
   });
   if (count > 1) {
     shapes.push(
-      line(-4, STRIP, long + 4, STRIP, 'cut'),
-      line(0, 0, 0, STRIP, 'cut'),
-      line(end, 0, end, STRIP, 'cut'),
-      words(1.5, STRIP - 4.5, `${index + 1}`, 4, { strong: true }),
-      words(end - 1.5, STRIP - 4.5, isLast ? 'end' : `${index + 2} joins here`, 2.8, { anchor: 'end' }),
+      line(-4, plan.height, long + 4, plan.height, 'cut'),
+      line(0, 0, 0, plan.height, 'cut'),
+      line(end, 0, end, plan.height, 'cut'),
+      words(1.5, plan.height - 4.5, `${index + 1}`, 4, { strong: true }),
+      words(end - 1.5, plan.height - 4.5, isLast ? 'end' : `${index + 2} joins here`, 2.8, { anchor: 'end' }),
     );
   }
   return shapes;

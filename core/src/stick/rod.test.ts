@@ -81,17 +81,27 @@ describe('the rod on paper', () => {
       shapes.flatMap((shape) => (shape.kind === 'text' && shape.upright ? [shape.text] : [])),
     );
 
-  it('stands on one sheet in proportion', () => {
-    const pages = rodSheets(rod, { sheet: 'a4', size: 'one-sheet', title: 'Shed' });
+  it('stands on one sheet, to the largest common scale that it fits by', () => {
+    const pages = rodSheets(rod, { sheet: 'a4', size: 'to-scale', metric: true, title: 'Shed' });
     expect(pages).toHaveLength(1);
     expect(uprights(pages)).toEqual(['short  1′', 'mid  3′ 4″', 'long  8′ 4″']);
     const body = pages[0]?.shapes.find(({ kind }) => kind === 'box');
-    expect(body).toMatchObject({ x: 10, width: 277 });
-    expect(JSON.stringify(pages)).toContain('about 1:9');
+    // 100″ are 2540 mm: 1:10 is the first that 277 mm hold.
+    expect(body?.kind === 'box' && body.width).toBeCloseTo(254, 9);
+    expect(JSON.stringify(pages)).toContain('scale 1:10.');
+    const imperial = rodSheets(rod, { sheet: 'letter', size: 'to-scale', metric: false, title: 'Shed' });
+    expect(JSON.stringify(imperial)).toContain('scale 1″ = 1′.');
+    const small = rodSheets(rodOf([{ ...inches('peg', 5), text: '5″' }]), {
+      sheet: 'a4',
+      size: 'to-scale',
+      metric: false,
+      title: 'T',
+    });
+    expect(JSON.stringify(small)).toContain('scale 1:1.');
   });
 
   it('full size measures what it says, over strips that join without a gap, each mark on one of them', () => {
-    const pages = rodSheets(rod, { sheet: 'letter', size: 'full-size', title: 'Shed' });
+    const pages = rodSheets(rod, { sheet: 'letter', size: 'full-size', metric: false, title: 'Shed' });
     const strips = pages.flatMap(({ shapes }) => shapes.filter((shape) => shape.kind === 'box'));
     const total = strips.reduce((sum, { width }) => sum + width, 0);
     expect(total).toBeCloseTo(2540, 6);
@@ -108,8 +118,13 @@ describe('the rod on paper', () => {
   it('keeps every shape on its sheet, for no marks and for sixty in one place', () => {
     const crowd = Array.from({ length: 60 }, (_, n) => ({ ...inches(`m${n}`, 960 + n, 8), text: '10′' }));
     for (const marks of [[], crowd])
-      for (const size of ['one-sheet', 'full-size'] as const)
-        for (const { width, height, shapes } of rodSheets(rodOf(marks), { sheet: 'a4', size, title: 'T' }))
+      for (const size of ['to-scale', 'full-size'] as const)
+        for (const { width, height, shapes } of rodSheets(rodOf(marks), {
+          sheet: 'a4',
+          size,
+          metric: true,
+          title: 'T',
+        }))
           for (const shape of shapes) {
             const [xs, ys] =
               shape.kind === 'line'

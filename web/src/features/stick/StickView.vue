@@ -6,6 +6,7 @@ import { useRouter } from 'vue-router';
 import { ZoomIn, ZoomOut } from 'lucide-vue-next';
 import {
   crowdedStretch,
+  isMetric,
   readQuantity,
   rodOf,
   rodSheets,
@@ -90,12 +91,17 @@ const sliderAt = computed({
 const isWide = useMediaQuery('(min-width: 1024px)');
 
 const sheet = ref<SheetSize>('a4');
-const size = ref<'one-sheet' | 'full-size'>('one-sheet');
+const size = ref<'to-scale' | 'full-size'>('to-scale');
 const sheets = computed(() => {
   const printed = rodOf(
     store.marks.filter(isLain).map((mark) => ({ ...mark, text: readQuantity(mark.quantity, store.style).text })),
   );
-  return rodSheets(printed, { sheet: sheet.value, size: size.value, title: store.job?.title ?? '' });
+  return rodSheets(printed, {
+    sheet: sheet.value,
+    size: size.value,
+    metric: isMetric(store.style.length),
+    title: store.job?.title ?? '',
+  });
 });
 
 const isClearing = ref(false);
@@ -248,7 +254,9 @@ function use(name: string): void {
           </fieldset>
           <fieldset>
             <legend>The rod</legend>
-            <label><input v-model="size" type="radio" value="one-sheet" data-test="one-sheet" /> on one sheet</label>
+            <label
+              ><input v-model="size" type="radio" value="to-scale" data-test="to-scale" /> to scale, on one sheet</label
+            >
             <label
               ><input v-model="size" type="radio" value="full-size" data-test="full-size" /> full size, in strips to cut
               and join</label

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** Drawings for paper as one picture, a sheet under the other. What it says stands in attributes, so that it can be saved as it is. */
 import { computed } from 'vue';
-import type { Drawing, LineWeight } from '@sprell/core';
-import { sizePieces } from '../size-pieces.ts';
+import type { Drawing } from '@sprell/core';
+import { CUT_DASHES, setPieces, WEIGHTS } from './setting.ts';
 
 const props = defineProps<{
   drawings: readonly Drawing[];
@@ -14,7 +14,6 @@ const props = defineProps<{
 
 /** Between sheets. */
 const GAP = 6;
-const WEIGHTS: Readonly<Record<LineWeight, number>> = { fine: 0.12, plain: 0.25, heavy: 0.5, cut: 0.2 };
 
 const sheets = computed(() => {
   let y = 0;
@@ -54,7 +53,7 @@ const height = computed(() => {
           :y2="shape.y2"
           stroke="black"
           :stroke-width="WEIGHTS[shape.weight]"
-          :stroke-dasharray="shape.weight === 'cut' ? '2 1.5' : undefined"
+          :stroke-dasharray="shape.weight === 'cut' ? CUT_DASHES.join(' ') : undefined"
         />
         <rect
           v-else-if="shape.kind === 'box'"
@@ -77,8 +76,9 @@ const height = computed(() => {
           xml:space="preserve"
         >
           <tspan
-            v-for="(piece, place) in sizePieces(shape.text)"
+            v-for="(piece, place) in setPieces(shape.text)"
             :key="place"
+            :dx="piece.closer > 0 ? -piece.closer * shape.size : undefined"
             :style="piece.kind === 'fraction' ? 'font-variant-numeric: diagonal-fractions' : undefined"
           >
             {{ piece.text }}

@@ -1,15 +1,14 @@
 /** Drawings for paper as a PDF: a page a sheet, a millimetre a millimetre. */
 import { degrees, PDFDocument, rgb, type PDFFont, type PDFPage } from '@cantoo/pdf-lib';
-import type { Drawing, LineWeight, Shape, TextShape } from '@sprell/core';
+import type { Drawing, Shape, TextShape } from '@sprell/core';
 import * as fontkit from 'fontkit';
 import plainFace from '@fontsource/barlow/files/barlow-latin-500-normal.woff?url';
 import strongFace from '@fontsource/barlow/files/barlow-latin-600-normal.woff?url';
-import { sizePieces } from '../size-pieces.ts';
+import { CUT_DASHES, setPieces, WEIGHTS } from './setting.ts';
 
 /** Points in a millimetre: 72 to the inch. */
 const POINTS = 72 / 25.4;
 const BLACK = rgb(0, 0, 0);
-const WEIGHTS: Readonly<Record<LineWeight, number>> = { fine: 0.12, plain: 0.25, heavy: 0.5, cut: 0.2 };
 
 interface Face {
   readonly plain: PDFFont;
@@ -52,7 +51,7 @@ function draw(page: PDFPage, shape: Shape, height: number, face: Face): void {
       end: { x: shape.x2 * POINTS, y: y(shape.y2) },
       thickness: WEIGHTS[shape.weight] * POINTS,
       color: BLACK,
-      ...(shape.weight === 'cut' ? { dashArray: [2 * POINTS, 1.5 * POINTS] } : {}),
+      ...(shape.weight === 'cut' ? { dashArray: CUT_DASHES.map((mm) => mm * POINTS) } : {}),
     });
   else if (shape.kind === 'box')
     page.drawRectangle({
@@ -69,13 +68,14 @@ function draw(page: PDFPage, shape: Shape, height: number, face: Face): void {
 
 function write(page: PDFPage, shape: TextShape, y: number, face: Face): void {
   const size = shape.size * POINTS;
-  const pieces = sizePieces(written(shape.text, face)).map(({ text, kind }) => {
+  const pieces = setPieces(written(shape.text, face)).map(({ text, kind, closer }) => {
     const font = kind === 'fraction' ? face.fractions : face.plain;
-    return { text, font, width: font.widthOfTextAtSize(text, size) };
+    return { text, font, closer: closer * size, width: font.widthOfTextAtSize(text, size) };
   });
-  const total = pieces.reduce((sum, { width }) => sum + width, 0);
+  const total = pieces.reduce((sum, { width, closer }) => sum + width - closer, 0);
   let along = { start: 0, middle: -total / 2, end: -total }[shape.anchor];
-  for (const { text, font, width } of pieces) {
+  for (const { text, font, width, closer } of pieces) {
+    along -= closer;
     const x = shape.x * POINTS;
     page.drawText(text, {
       x: shape.upright ? x : x + along,

@@ -56,6 +56,7 @@ describe('drawings as a PDF', () => {
     const sheets = rodSheets(rodOf([{ name: 'länge_長', text: '≈ 1′ 2 3⁄4″', quantity: SIZE }]), {
       sheet: 'a4',
       size: 'full-size',
+      metric: true,
       title: '棚 (№ 7) −3',
     });
     await expect(drawingsToPdf(sheets, '棚', face)).resolves.toBeInstanceOf(Uint8Array);
