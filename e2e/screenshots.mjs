@@ -1,4 +1,4 @@
-/* global document, localStorage, setTimeout */
+/* global URL, document, localStorage, setTimeout */
 /** Takes the pictures of docs/screenshots from the built application with the demo jobs: node e2e/screenshots.mjs */
 import { mkdirSync } from 'node:fs';
 import puppeteer from 'puppeteer-core';

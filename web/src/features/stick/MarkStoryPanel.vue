@@ -119,7 +119,7 @@ const usedBy = computed(() => props.story.users.map(({ number }) => `#${number}`
     <p v-if="story.mark.problem" class="problem" role="alert">{{ story.mark.problem }}</p>
 
     <div class="actions">
-      <PlainButton leading data-test="use-mark" @click="emit('use', name)" title="Put it in the entry on the bench"
+      <PlainButton leading data-test="use-mark" title="Put it in the entry on the bench" @click="emit('use', name)"
         >Use</PlainButton
       >
       <PlainButton :aria-pressed="isHeld" data-test="hold" @click="store.takeInHand(name)"

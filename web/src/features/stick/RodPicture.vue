@@ -87,14 +87,14 @@ function point(event: PointerEvent): void {
   >
     <svg class="lines" :width="width" :height="height" aria-hidden="true">
       <path
-        v-for="{ mark, y, left, label } in labels"
+        v-for="{ mark, y, left, label: at } in labels"
         :key="mark.name"
         class="leader"
         :class="{ chosen: mark.name === chosen }"
         :d="
           left
-            ? `M${side} ${y.toFixed(1)}L${side - JOIN + 6} ${label.toFixed(1)}h-6`
-            : `M${side + ROD} ${y.toFixed(1)}L${side + ROD + JOIN - 6} ${label.toFixed(1)}h6`
+            ? `M${side} ${y.toFixed(1)}L${side - JOIN + 6} ${at.toFixed(1)}h-6`
+            : `M${side + ROD} ${y.toFixed(1)}L${side + ROD + JOIN - 6} ${at.toFixed(1)}h6`
         "
       />
       <rect
