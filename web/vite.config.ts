@@ -20,8 +20,12 @@ export default defineConfig({
     modulePreload: { polyfill: false },
     rollupOptions: {
       output: {
-        // The table of accepted forms is for the help alone.
-        manualChunks: (id) => (id.endsWith('/accepted-forms.ts') ? 'accepted-forms' : undefined),
+        manualChunks: (id) => {
+          // The table of accepted forms is for the help alone.
+          if (id.endsWith('/accepted-forms.ts')) return 'accepted-forms';
+          // What every entry needs of the core comes in one file: each costs a round of headers.
+          return /\/core\/src\/(base|number|units|notation|reading|evaluate|slate)\//.test(id) ? 'core' : undefined;
+        },
       },
     },
   },
