@@ -92,7 +92,24 @@ describe('touches, from an empty entry to the answer', () => {
         expect(await bench.reading()).toBe('30′ 4 11⁄16″');
       }),
     );
-    await bench.clear();
+
+    counted.set(
+      'add the reading on to the mark in hand',
+      await counting(async (thumb) => {
+        await thumb.touch('[data-test=add-on]');
+        await bench.says('[data-test=held]', 'A 60′ 9 5⁄16″');
+      }),
+    );
+
+    counted.set(
+      'take another mark in hand',
+      await counting(async (thumb) => {
+        await thumb.touch('[data-hold=hip]');
+        await bench.page.waitForFunction(() =>
+          document.querySelector('[data-test=held]')?.textContent.startsWith('hip'),
+        );
+      }),
+    );
     await bench.kept();
   });
 
