@@ -175,16 +175,16 @@ function postAs(unit: string): void {
   font-weight: 600;
   cursor: pointer;
 }
-@media (max-width: 760px) {
+/* In one row: what it holds between the two signs. */
+@media (max-width: 1023px) {
   .in-hand {
-    grid-template: 'off held on' auto 'refused refused refused' auto / 44px auto 44px;
+    grid-template: 'off held on' auto 'refused refused refused' auto / 44px 1fr 44px;
     flex: none;
   }
   .held {
     display: block;
     padding: 2px 6px;
     line-height: 1.15;
-    max-width: 96px;
     overflow: hidden;
   }
   .held .name {
@@ -208,8 +208,28 @@ function postAs(unit: string): void {
   .sign .size {
     display: none;
   }
+}
+@media (max-width: 760px) {
+  .held {
+    max-width: 96px;
+  }
+  .in-hand {
+    position: relative;
+  }
+  /* Over the slate, as wide as the screen: the row itself has no room for words. */
   .refused {
-    max-width: 260px;
+    position: absolute;
+    z-index: 3;
+    left: -64px;
+    bottom: calc(100% + 4px);
+    width: calc(100vw - 16px);
+    border: 1px solid var(--ink);
+    border-radius: 3px;
+  }
+  .refused .fix {
+    width: auto;
+    margin-right: 6px;
+    padding: 0 12px;
   }
 }
 </style>

@@ -139,6 +139,29 @@ function nextOrder(): void {
   font-weight: 600;
   text-decoration: underline;
 }
+@media (min-width: 761px) and (max-width: 1023px) {
+  .stick:not(:has(form)) {
+    display: grid;
+    grid-template: 'keep hand' auto 'rod rod' minmax(0, 1fr) 'tools tools' auto / 72px minmax(0, 1fr);
+  }
+  .keep {
+    grid-area: keep;
+  }
+  .hand {
+    grid-area: hand;
+  }
+  .on-rod,
+  .none {
+    grid-area: rod;
+  }
+  .tools {
+    grid-area: tools;
+  }
+  /* While a name is asked for, it needs the room. */
+  .stick:has(form) .tools {
+    display: none;
+  }
+}
 @media (max-width: 760px) {
   .stick {
     flex-direction: row;
@@ -149,6 +172,14 @@ function nextOrder(): void {
   }
   .on-rod {
     min-width: 0;
+  }
+  /* While a name is asked for, it has the row to itself. */
+  .stick:has(form) .hand,
+  .stick:has(form) .on-rod {
+    display: none;
+  }
+  .keep:has(form) {
+    flex: 1;
   }
   /* What the rod is told by stands on its own screen, behind the mark in hand. */
   .tools {
