@@ -20,6 +20,8 @@ export interface JobMark {
   /** Undefined while the lines that make it are in error. */
   readonly quantity: Quantity | undefined;
   readonly problem: string | undefined;
+  /** The line that kept it last, or posted to it first where none did; its note is the mark's. */
+  readonly keptBy: string | undefined;
   /** When it was kept, in milliseconds since 1970. */
   readonly keptAt: number;
   /** The number of the line that changed it last. */
@@ -57,6 +59,7 @@ export function useMarks(job: JobLines) {
         reading: sizeWords(result, job.style()),
         quantity: result.ok ? result.quantity : undefined,
         problem: result.ok ? undefined : describeIssue(result.issue),
+        keptBy: base?.id,
         keptAt: base ? madeAt(base.id) : 0,
         changedBy: madeBy.reduce((latest, { number }) => Math.max(latest, number), 0),
       };

@@ -198,14 +198,23 @@ describe('the open job', () => {
     expect(readings(store)).toEqual(['10′', '3′ 4″', '13′ 4″', '10′']);
   });
 
-  it('has no value to leave for a line that makes a mark, nor for an approximation', async () => {
+  it('leaves the value of a mark where it is used by name', async () => {
     const store = await openStore();
-    store.land(`rail = 4'`);
-    store.land('rail * 2');
-    store.land(`1' * ln 3`);
+    for (const entry of [`rail = 4'`, '2 rail + #1', '#1 - rail / 2']) store.land(entry);
     expect(store.usersOf(store.rows[0]?.line.id as string)).toContain('#2');
+    store.removeKeepingValue(store.rows[0]?.line.id as string);
+    expect(says(store)).toEqual(['2 (48") + (48")', '(48") - (48") / 2']);
+    expect(readings(store)).toEqual(['12′', '2′']);
+    store.undo();
+    expect(says(store)).toEqual([`rail = 4'`, '2 rail + #1', '#1 - rail / 2']);
+  });
+
+  it('has no value to leave for one of several lines that make a mark, nor for an approximation', async () => {
+    const store = await openStore();
+    for (const entry of [`rail = 4'`, 'rail += 1"', 'rail * 2', `1' * ln 3`]) store.land(entry);
     expect(store.canKeepValue(store.rows[0]?.line.id as string)).toBe(false);
-    expect(store.canKeepValue(store.rows[2]?.line.id as string)).toBe(false);
+    expect(store.canKeepValue(store.rows[1]?.line.id as string)).toBe(false);
+    expect(store.canKeepValue(store.rows[3]?.line.id as string)).toBe(false);
   });
 });
 

@@ -15,6 +15,7 @@ import {
   fromStored,
   toStored,
   valueForLine,
+  valueForMark,
   type Scope,
   type WorkedLine,
 } from '@sprell/core';
@@ -361,7 +362,7 @@ export const useJobStore = defineStore('job', () => {
     return `${nameOf(line)} is used by ${names}.`;
   }
 
-  /** The line has an exact value that can stand where it is used. A line that makes a mark is used by name, and has none. */
+  /** The line has an exact value that can stand where it is used. One of several lines that make a mark has none by itself. */
   function canKeepValue(lineId: string): boolean {
     return exactEntry(lineId) !== undefined;
   }
@@ -369,7 +370,8 @@ export const useJobStore = defineStore('job', () => {
   function exactEntry(lineId: string): string | undefined {
     const worked = keeper.slate.line(lineId);
     if (!worked?.result.ok || worked.result.outcome.kind !== 'quantity') return undefined;
-    if (worked.parsed.entry?.assignment !== undefined) return undefined;
+    const mark = worked.parsed.entry?.assignment?.name;
+    if (mark !== undefined && keeper.slate.markLines(mark).length > 1) return undefined;
     return exactText(worked.result.outcome.quantity, style.value)?.plain;
   }
 
@@ -380,6 +382,11 @@ export const useJobStore = defineStore('job', () => {
     if (!line || !isWorked(line) || value === undefined) return;
     const order = keeper.slate.lines().map(({ line: { number } }) => number);
     const gone = { number: line.number, value, order };
+    const mark = keeper.slate.line(lineId)?.parsed.entry?.assignment?.name;
+    const without = (source: string) => {
+      const written = valueForLine(source, gone, style.value);
+      return mark === undefined ? written : valueForMark(written, mark, value, style.value);
+    };
     const users = keeper.slate.usersOf(lineId).flatMap(({ id }) => lines.get(id) ?? []);
     pushUndo({
       kind: 'many',
@@ -393,7 +400,7 @@ export const useJobStore = defineStore('job', () => {
     });
     for (const user of users) {
       const { position, label, note } = user;
-      write(user, { position, label, note, source: stored(valueForLine(shownSource(user), gone, style.value)) });
+      write(user, { position, label, note, source: stored(without(shownSource(user))) });
     }
     setDeleted(line, true);
   }

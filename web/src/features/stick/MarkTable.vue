@@ -13,7 +13,7 @@ const props = defineProps<{
   rod: Rod<LainMark>;
   style: ReadingStyle;
   chosen: string | undefined;
-  noteOf: (name: string) => string;
+  noteOf: (mark: JobMark) => string;
 }>();
 const emit = defineEmits<{ choose: [name: string] }>();
 const order = defineModel<MarkOrder>('order', { required: true });
@@ -62,7 +62,7 @@ const sorted = (one: MarkOrder) => (order.value === one ? (one === 'name' ? 'asc
         <td class="size"><SizeText :text="mark.reading" /></td>
         <td class="size"><SizeText :text="gapText(mark.name)" /></td>
         <td>{{ timeWords(mark.keptAt, now) }}</td>
-        <td class="note"><SizeText :text="noteOf(mark.name)" /></td>
+        <td class="note"><SizeText :text="noteOf(mark)" /></td>
       </tr>
     </tbody>
   </table>

@@ -21,6 +21,7 @@ import PrintDrawings from '../../ui/drawing/PrintDrawings.vue';
 import { insertAtEnd } from '../bench/entry/written-down.ts';
 import type { MarkOrder } from '../bench/stick/mark-order.ts';
 import ScreenHead from '../bench/ScreenHead.vue';
+import type { JobMark } from '../job/job-marks.ts';
 import { useJobStore } from '../job/job.store.ts';
 import { useMarkStory } from '../job/mark-story.ts';
 import { isLain } from './lain-mark.ts';
@@ -58,7 +59,10 @@ const story = computed(() => {
   void store.rows;
   return chosen.value === undefined ? undefined : stick.story(chosen.value);
 });
-const noteOf = (name: string) => stick.story(name)?.note ?? '';
+function noteOf({ keptBy }: JobMark): string {
+  void store.rows;
+  return (keptBy === undefined ? undefined : store.jobLines.lines().get(keptBy)?.note) ?? '';
+}
 
 /** The stretch drawn larger: where the marks crowd, until it is moved. */
 const ZOOMS = [1 / 2, 1 / 4, 1 / 8, 1 / 16, 1 / 32, 1 / 64];

@@ -23,6 +23,7 @@ const aMark = (name: string, entry: string): JobMark => ({
   reading: readQuantity(quantity(entry)).text,
   quantity: quantity(entry),
   problem: undefined,
+  keptBy: name,
   keptAt: (kept += 1),
   changedBy: 1,
 });
