@@ -10,9 +10,8 @@ afterAll(async () => {
   await browser.close();
 });
 
-async function thePorch(size: typeof DESKTOP = DESKTOP): Promise<Bench> {
+async function theBandstand(size: typeof DESKTOP = DESKTOP): Promise<Bench> {
   const bench = await openBench(browser, size);
-  await bench.chooseJob('Chapel porch');
   await bench.click('[data-test=scales]');
   await bench.page.waitForSelector('[data-test=fits], .fits');
   return bench;
@@ -43,7 +42,7 @@ async function newScale(
 
 describe('the scale rule', () => {
   it('takes scales as people meet them, and shows the other side of everything typed', async () => {
-    const bench = await thePorch();
+    const bench = await theBandstand();
     await newScale(bench, 'sizes', '1/4"', `1'`, 'Old plan');
     await newScale(bench, 'ratio', '1', '20', 'Shoes');
     await newScale(bench, 'copy', '5 15/16"', `12' 6"`, 'Copy');
@@ -89,7 +88,7 @@ describe('the scale rule', () => {
   });
 
   it('totals runs measured on the paper, and puts them on the slate as ordinary lines', async () => {
-    const bench = await thePorch();
+    const bench = await theBandstand();
     await newScale(bench, 'sizes', '1/2"', `1'`, 'Runs');
     for (const run of ['3 1/8"', '2 * 1 3/4"', '5"']) {
       await bench.fill('[data-test=run] input', run);
@@ -116,7 +115,7 @@ describe('the scale rule', () => {
   });
 
   it('says what is wrong with a scale, and mends it', async () => {
-    const bench = await thePorch();
+    const bench = await theBandstand();
     if ((await bench.page.$('[data-test=new-scale]')) !== null) await bench.click('[data-test=new-scale]');
     await bench.fill('.new [data-test=scale-paper] input', '0"');
     await bench.fill('.new [data-test=scale-site] input', `1'`);
@@ -136,7 +135,7 @@ describe('the scale rule', () => {
   });
 
   it('finds the common scale that a bar fits, and how far the print is off', async () => {
-    const bench = await thePorch();
+    const bench = await theBandstand();
     await bench.fill('[data-test=bar] input', '97 mm');
     await bench.fill('[data-test=bar-says] input', '10 m');
     await bench.page.waitForSelector('[data-fit="0"]');
@@ -148,7 +147,7 @@ describe('the scale rule', () => {
   });
 
   it('draws a bar and a rule, fits a phone, and axe finds nothing', async () => {
-    const bench = await thePorch(PHONE);
+    const bench = await theBandstand(PHONE);
     if ((await bench.page.$('[data-scale]')) === null) await newScale(bench, 'ratio', '1', '50', 'Phone');
     await bench.page.waitForSelector('.paper svg');
     expect(await bench.page.$$eval('.paper svg', (drawn) => drawn.length)).toBe(2);

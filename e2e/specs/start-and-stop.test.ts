@@ -80,7 +80,7 @@ describe('bin/start', () => {
     await first.ended;
     const second = await start();
     expect(second.said()).toContain('still running');
-    expect((await jobs(second.address))[0]).toMatchObject({ lines: 43 });
+    expect((await jobs(second.address))[0]).toMatchObject({ lines: 47 });
     second.child.kill('SIGTERM');
     expect(await second.ended).toBe(0);
     expect(second.said()).toContain('Stopped.');

@@ -80,6 +80,6 @@ describe('another job', () => {
     expect(
       await bench.page.$eval('[data-test=job]', (list) => (list as HTMLSelectElement).selectedOptions[0]?.label),
     ).toBe('Allotment tool store');
-    expect(await bench.lineNumbers()).toHaveLength(10);
+    expect((await bench.lineNumbers()).slice(0, 10)).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9, 10]);
   });
 });
