@@ -199,7 +199,8 @@ const amount = computed((): Amount | undefined => {
 });
 /** As the stick says it: a frame behind the reading, which waits for nothing. */
 const shownAmount = afterPaint(() => amount.value);
-function landOnMark(name: string, sign: '=' | '+=' | '-=', entry: string, undoSays?: string): void {
+function landOnMark(name: string, sign: '=' | '+=' | '-=', written: string, undoSays?: string): void {
+  const entry = store.withoutItself(name, written);
   if (reckoned.value === undefined) {
     store.land(`${name} ${sign} ${entry}`, undefined, undoSays);
   } else {

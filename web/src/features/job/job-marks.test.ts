@@ -100,6 +100,14 @@ describe('the story of a mark', () => {
     expect(readings(store)).toEqual({ rail: '5′ 2″' });
   });
 
+  it('takes its own name as the value it has now', async () => {
+    const store = await aJob(`rail = 5'`, 'rail += 2"');
+    store.land(`rail += ${store.withoutItself('rail', 'Rail / 2 + 1"')}`);
+    expect(entries(store)[2]).toBe('rail += (62") / 2 + 1"');
+    expect(readings(store)).toEqual({ rail: '7′ 10″' });
+    expect(store.withoutItself('none', 'rail * 2')).toBe('rail * 2');
+  });
+
   it('says what is wrong with it, and still stands on the stick', async () => {
     const store = await aJob(`rail = 5'`, 'rail += 2 sq ft');
     expect(store.marks).toMatchObject([{ name: 'rail', reading: 'needs mending', quantity: undefined }]);

@@ -458,6 +458,12 @@ export const useJobStore = defineStore('job', () => {
     pushUndo,
   });
   const stick = useMarks(jobLines);
+  /** An entry that is kept as a mark or posted to it, with the value the mark has now in place of its own name. */
+  function withoutItself(name: string, entry: string): string {
+    const mark = stick.marks.value.find((one) => one.name.toLowerCase() === name.toLowerCase());
+    const value = mark?.quantity && exactText(mark.quantity, style.value)?.plain;
+    return value === undefined ? entry : valueForMark(entry, name, value, style.value);
+  }
 
   return {
     jobs,
@@ -488,6 +494,7 @@ export const useJobStore = defineStore('job', () => {
     forGood,
     ...stick,
     jobLines,
+    withoutItself,
     ...scaleDoor,
     undo,
     resolveConflict,
