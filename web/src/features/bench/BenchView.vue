@@ -199,8 +199,7 @@ const amount = computed((): Amount | undefined => {
 });
 /** As the stick says it: a frame behind the reading, which waits for nothing. */
 const shownAmount = afterPaint(() => amount.value);
-function landOnMark(name: string, sign: '=' | '+=' | '-=', written: string, undoSays?: string): void {
-  const entry = store.withoutItself(name, written);
+function landOnMark(name: string, sign: '=' | '+=' | '-=', entry: string, undoSays?: string): void {
   if (reckoned.value === undefined) {
     store.land(`${name} ${sign} ${entry}`, undefined, undoSays);
   } else {

@@ -102,10 +102,14 @@ describe('the story of a mark', () => {
 
   it('takes its own name as the value it has now', async () => {
     const store = await aJob(`rail = 5'`, 'rail += 2"');
-    store.land(`rail += ${store.withoutItself('rail', 'Rail / 2 + 1"')}`);
+    store.land('rail += Rail / 2 + 1"');
     expect(entries(store)[2]).toBe('rail += (62") / 2 + 1"');
     expect(readings(store)).toEqual({ rail: '7′ 10″' });
-    expect(store.withoutItself('none', 'rail * 2')).toBe('rail * 2');
+    store.land('half: rail = rail / 2');
+    expect(entries(store)[3]).toBe('half: rail = (94") / 2');
+    expect(readings(store)).toEqual({ rail: '3′ 11″' });
+    store.land('none = none * 2');
+    expect(readings(store)['none']).toBe('needs mending');
   });
 
   it('says what is wrong with it, and still stands on the stick', async () => {

@@ -13,6 +13,7 @@ import {
   DEFAULT_STYLE,
   exactText,
   fromStored,
+  parse,
   toStored,
   valueForLine,
   valueForMark,
@@ -257,7 +258,10 @@ export const useJobStore = defineStore('job', () => {
   function putOn(entry: string, beforeId: string | undefined): LineWire {
     const lastNumber = keeper.slate.lastNumber();
     const { label, source } = splitLabel(lastNumber === undefined ? entry : bindLast(entry, lastNumber, style.value));
-    const line = newLine({ kind: 'worked', number: nextNumber, source: stored(source), label }, beforeId);
+    // `rail = rail / 2` means the rail as it was before.
+    const made = parse(source, style.value).entry?.assignment?.name;
+    const landing = made === undefined ? source : withoutItself(made, source);
+    const line = newLine({ kind: 'worked', number: nextNumber, source: stored(landing), label }, beforeId);
     place(line);
     const { position, note } = line;
     const number = nextNumber - 1;
@@ -494,7 +498,6 @@ export const useJobStore = defineStore('job', () => {
     forGood,
     ...stick,
     jobLines,
-    withoutItself,
     ...scaleDoor,
     undo,
     resolveConflict,

@@ -63,13 +63,13 @@ function post(sign: '+=' | '-='): void {
     sign === '+='
       ? `Take ${amountText.value} off ${name.value} again`
       : `Put ${amountText.value} back on ${name.value}`;
-  store.land(`${name.value} ${sign} ${store.withoutItself(name.value, posting.value.trim())}`, undefined, back);
+  store.land(`${name.value} ${sign} ${posting.value.trim()}`, undefined, back);
   posting.value = '';
 }
 function writeOver(): void {
   if (amount.value === undefined) return;
   store.land(
-    `${name.value} = ${store.withoutItself(name.value, posting.value.trim())}`,
+    `${name.value} = ${posting.value.trim()}`,
     undefined,
     `Put ${name.value} back to ${props.story.mark.reading}`,
   );
