@@ -4,24 +4,11 @@
  * hand. Where they do not all have room, the rows are scrolled, and the rod shows which stretch of it is seen.
  */
 import { computed, nextTick, ref, shallowRef, watchPostEffect } from 'vue';
-import { useElementSize, useScroll } from '@vueuse/core';
-import { Hand } from 'lucide-vue-next';
-import { readQuantity, rodOf, type ReadingStyle } from '@sprell/core';
-import SizeText from '../../../ui/SizeText.vue';
-import type { JobMark } from '../../job/job-marks.ts';
-import { isLain } from '../../stick/lain-mark.ts';
-import { ordered, type MarkOrder } from './mark-order.ts';
+import { useElementSize, useMediaQuery, useScroll } from '@vueuse/core';
+import MarkRow from './MarkRow.vue';
+import { useRodOrder, type ShownStick } from './rod-order.ts';
 
-const props = defineProps<{
-  marks: readonly JobMark[];
-  style: ReadingStyle;
-  /** Names of marks that the entry uses, in lower case: they light up. */
-  used: ReadonlySet<string>;
-  inHand: string | undefined;
-  order: MarkOrder;
-  /** Shows what lies between a mark and the one below, in place of its size. */
-  gaps: boolean;
-}>();
+const props = defineProps<ShownStick>();
 const emit = defineEmits<{ use: [name: string]; hold: [name: string] }>();
 
 const WIDTH = 44;
@@ -33,25 +20,11 @@ const rows = ref<HTMLElement>();
 const { height, width } = useElementSize(rows);
 const { y: scrolled } = useScroll(rows);
 
-const rod = computed(() => rodOf(props.marks.filter(isLain)));
-const places = computed(() => new Map(rod.value.marks.map(({ mark, place, gap }) => [mark.name, { place, gap }])));
-/** The longest at the top, as a rod stands; what is no length below. */
-const shown = computed(() => {
-  const lengths = new Set(rod.value.marks.map(({ mark }) => mark.name));
-  const others = props.marks.filter(({ name }) => !lengths.has(name));
-  const standing = [...rod.value.marks].reverse().map(({ mark }): JobMark => mark);
-  return [...ordered(standing, props.order), ...ordered(others, props.order)];
-});
-/** What a reader who does not see the rod is told of a gap. */
-function gapLabel(name: string): string | undefined {
-  const at = rod.value.marks.findIndex(({ mark }) => mark.name === name);
-  const gap = gapText(name);
-  return props.gaps && gap !== undefined ? `${name}: ${gap} over ${rod.value.marks[at - 1]?.mark.name}` : undefined;
-}
-function gapText(name: string): string | undefined {
-  const gap = places.value.get(name)?.gap;
-  return gap && readQuantity(gap, props.style).text;
-}
+const { rod, shown, gapText, gapLabel } = useRodOrder(props);
+const isPhone = useMediaQuery('(max-width: 760px)');
+const isCoarse = useMediaQuery('(pointer: coarse)');
+/** With a mouse many marks stand closer: more of their sizes are seen at a glance. */
+const shape = computed(() => (isPhone.value ? 'chip' : props.marks.length > 11 && !isCoarse.value ? 'close' : 'wide'));
 
 /** Where the rows stand, once they are drawn: measured, since they differ in height. */
 const middles = shallowRef(new Map<string, number>());
@@ -142,39 +115,19 @@ defineExpose({ show });
         :y2="y"
       />
     </svg>
-    <ul ref="rows" class="marks" :class="{ many: marks.length > 11 }">
-      <li v-for="mark in shown" :key="mark.name" :class="{ held: mark.name === inHand }">
-        <button
-          type="button"
-          class="mark"
-          :class="{ used: used.has(mark.name.toLowerCase()), wrong: mark.problem !== undefined }"
-          :data-mark="mark.name"
-          :title="mark.problem"
-          :aria-label="gapLabel(mark.name)"
-          @pointerdown.prevent
-          @click="emit('use', mark.name)"
-        >
-          <span class="name">{{ mark.name }}</span>{{ ' ' }}
-          <span class="size">
-            <template v-if="gaps && gapText(mark.name) !== undefined"
-              ><span class="plus">+</span><SizeText :text="gapText(mark.name) ?? ''"
-            /></template>
-            <SizeText v-else :text="mark.reading" />
-          </span>
-        </button>
-        <button
-          type="button"
-          class="hold"
-          :aria-pressed="mark.name === inHand"
-          :aria-label="`Take ${mark.name} in hand`"
-          title="Take in hand: add-ons go to it"
-          :data-hold="mark.name"
-          @pointerdown.prevent
-          @click="emit('hold', mark.name)"
-        >
-          <Hand :size="18" aria-hidden="true" />
-        </button>
-      </li>
+    <ul ref="rows" class="marks">
+      <MarkRow
+        v-for="mark in shown"
+        :key="mark.name"
+        :class="shape"
+        :mark
+        :used="used.has(mark.name.toLowerCase())"
+        :in-hand="mark.name === inHand"
+        :gap="gapText(mark.name)"
+        :gap-label="gapLabel(mark.name)"
+        @use="emit('use', mark.name)"
+        @hold="emit('hold', mark.name)"
+      />
     </ul>
   </div>
 </template>
@@ -222,84 +175,6 @@ defineExpose({ show });
   padding: 0;
   list-style: none;
 }
-li {
-  display: flex;
-  border-bottom: 1px solid var(--groove);
-}
-.held {
-  background: var(--chalk-wash);
-}
-.mark {
-  flex: 1;
-  min-width: 0;
-  min-height: var(--touch);
-  padding: 3px 6px;
-  border: 0;
-  background: none;
-  text-align: left;
-  line-height: 1.15;
-  cursor: pointer;
-}
-.mark:hover {
-  background: var(--raised);
-}
-.mark.used {
-  box-shadow: inset 4px 0 0 var(--chalk);
-}
-.wrong .size {
-  color: var(--pencil);
-}
-.name {
-  display: block;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.size {
-  font-family: var(--figures);
-  font-weight: 600;
-  font-size: 18px;
-  white-space: nowrap;
-}
-.plus {
-  margin-right: 3px;
-  color: var(--chalk);
-}
-.hold {
-  flex: none;
-  width: 40px;
-  min-height: var(--touch);
-  border: 0;
-  background: none;
-  color: var(--faint);
-  cursor: pointer;
-}
-.hold:hover,
-.hold[aria-pressed='true'] {
-  color: var(--chalk);
-}
-.hold[aria-pressed='true'] {
-  background: var(--chalk);
-  color: var(--on-chalk);
-}
-/* With a mouse many marks stand closer: all their sizes are seen at a glance. */
-@media not all and (pointer: coarse) {
-  .many .mark {
-    display: flex;
-    align-items: baseline;
-    justify-content: space-between;
-    gap: 6px;
-    min-height: 30px;
-    padding: 4px 6px;
-  }
-  .many .hold {
-    width: 30px;
-    min-height: 30px;
-  }
-  .many .size {
-    font-size: 16px;
-  }
-}
 @media (max-width: 760px) {
   .rod {
     display: none;
@@ -310,20 +185,6 @@ li {
     border: 1px solid var(--ink);
     border-radius: 2px;
     background: var(--tape);
-  }
-  li {
-    flex: none;
-    border-bottom: 0;
-    border-right: 1px solid var(--ink);
-  }
-  .mark {
-    padding: 2px 4px 2px 10px;
-  }
-  .mark .name {
-    font-size: 14px;
-  }
-  .hold {
-    width: 34px;
   }
 }
 </style>

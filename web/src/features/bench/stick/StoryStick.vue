@@ -1,9 +1,8 @@
 <script setup lang="ts">
 /** The story stick beside the bench: keep a result, the mark in hand, and every mark within reach. */
-import { ref } from 'vue';
-import { ArrowDownWideNarrow, Maximize2, Ruler } from 'lucide-vue-next';
+import { computed, ref } from 'vue';
+import { ArrowDownWideNarrow, Columns3, Maximize2 } from 'lucide-vue-next';
 import type { ReadingStyle } from '@sprell/core';
-import { remember, remembered } from '../../../adapters/local-memory.ts';
 import type { JobMark } from '../../job/job-marks.ts';
 import type { Amount } from './amount.ts';
 import InHand from './InHand.vue';
@@ -36,17 +35,19 @@ defineExpose({
   post: (operator: 'add' | 'subtract') => hand.value?.post(operator),
 });
 
-const order = ref<MarkOrder>(remembered<MarkOrder>('stick.order') ?? 'size');
-const gaps = ref(false);
+const order = defineModel<MarkOrder>('order', { required: true });
+const gaps = defineModel<boolean>('gaps', { required: true });
+/** Every mark stands in the place of the slate, and not here. */
+const laidOut = defineModel<boolean>('laidOut', { required: true });
+const sorted = computed(() => MARK_ORDERS.find((one) => one.order === order.value));
 function nextOrder(): void {
   const at = MARK_ORDERS.findIndex((one) => one.order === order.value);
   order.value = MARK_ORDERS[(at + 1) % MARK_ORDERS.length]?.order ?? 'size';
-  remember('stick.order', order.value);
 }
 </script>
 
 <template>
-  <section class="stick" aria-label="Story stick">
+  <section class="stick" :class="{ out: laidOut }" aria-label="Story stick">
     <KeepForm ref="keepForm" class="keep" :marks :amount @keep="(name) => emit('keep', name)" />
     <InHand
       v-if="inHand"
@@ -57,8 +58,9 @@ function nextOrder(): void {
       @post="(operator, entry) => emit('post', operator, entry)"
       @keep-new="emit('keepNew')"
     />
+    <slot v-if="laidOut" />
     <RodList
-      v-if="marks.length > 0"
+      v-else-if="marks.length > 0"
       class="on-rod"
       :marks
       :style
@@ -70,7 +72,17 @@ function nextOrder(): void {
       @hold="(name) => emit('hold', name)"
     />
     <p v-else class="none">Sizes you keep stand here, one touch from the entry.</p>
-    <div v-if="marks.length > 0" class="tools">
+    <div v-if="marks.length > 0 || laidOut" class="tools">
+      <button
+        type="button"
+        class="tool all"
+        :aria-pressed="laidOut"
+        :title="laidOut ? 'The slate again' : 'Every mark at once, in the place of the slate'"
+        data-test="lay-out"
+        @click="laidOut = !laidOut"
+      >
+        <Columns3 :size="18" aria-hidden="true" />all
+      </button>
       <button
         type="button"
         class="tool"
@@ -79,13 +91,19 @@ function nextOrder(): void {
         data-test="gaps"
         @click="gaps = !gaps"
       >
-        <Ruler :size="18" aria-hidden="true" />gaps
+        gaps
       </button>
-      <button type="button" class="tool" title="How the marks are sorted" data-test="order" @click="nextOrder">
-        <ArrowDownWideNarrow :size="18" aria-hidden="true" />{{ MARK_ORDERS.find((one) => one.order === order)?.words }}
+      <button
+        type="button"
+        class="tool"
+        :title="`How the marks are sorted: ${sorted?.words}`"
+        data-test="order"
+        @click="nextOrder"
+      >
+        <ArrowDownWideNarrow :size="18" aria-hidden="true" />{{ sorted?.word }}
       </button>
       <RouterLink
-        class="tool"
+        class="tool whole"
         to="/stick"
         title="The whole story stick: postings, names, printing"
         data-test="open-stick"
@@ -181,8 +199,22 @@ function nextOrder(): void {
   .keep:has(form) {
     flex: 1;
   }
-  /* What the rod is told by stands on its own screen, behind the mark in hand. */
+  /* Room for one more touch; the others come where the marks are laid out. */
   .tools {
+    margin-left: auto;
+    border-top: 0;
+  }
+  .stick:not(.out) .tool:not(.all),
+  .stick:has(form) .tools {
+    display: none;
+  }
+  .stick:not(.out) .all {
+    flex-direction: column;
+    gap: 0;
+  }
+  /* The mark in hand leads there as well. */
+  .out .whole,
+  .out .tool svg {
     display: none;
   }
   .none {

@@ -1,10 +1,10 @@
 import type { JobMark } from '../../job/job-marks.ts';
 
 export type MarkOrder = 'size' | 'name' | 'age';
-export const MARK_ORDERS: readonly { readonly order: MarkOrder; readonly words: string }[] = [
-  { order: 'size', words: 'by size' },
-  { order: 'name', words: 'by name' },
-  { order: 'age', words: 'newest first' },
+export const MARK_ORDERS: readonly { readonly order: MarkOrder; readonly words: string; readonly word: string }[] = [
+  { order: 'size', words: 'by size', word: 'size' },
+  { order: 'name', words: 'by name', word: 'name' },
+  { order: 'age', words: 'newest first', word: 'age' },
 ];
 
 /** Marks in an order; for `size` they are given in it. */

@@ -2,9 +2,12 @@ import { mount, RouterLinkStub } from '@vue/test-utils';
 import { DEFAULT_STYLE, readQuantity, reckon, type Quantity } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { nextTick } from 'vue';
 import type { JobMark } from '../../job/job-marks.ts';
 import type { Amount } from './amount.ts';
 import { ordered } from './mark-order.ts';
+import LaidOut from './LaidOut.vue';
+import { useStickLook, type StickLook } from './stick-look.ts';
 import StoryStick from './StoryStick.vue';
 
 beforeEach(() => {
@@ -37,16 +40,27 @@ const squeezed = (text: string) => text.replace(/\s+/g, ' ').trim();
 
 function aStick(more: { marks?: readonly JobMark[]; inHand?: JobMark; amount?: Amount | undefined } = {}) {
   const marks = more.marks ?? [aMark('A', `4'`), aMark('long', `9' 2"`), aMark('floor', '20 sq ft')];
-  return mount(StoryStick, {
+  const look = useStickLook();
+  const stick = mount(StoryStick, {
     props: {
       marks,
       style: DEFAULT_STYLE,
       used: new Set(['a']),
       inHand: more.inHand ?? marks[0],
       amount: 'amount' in more ? more.amount : anAmount(`2"`),
+      ...look,
+      'onUpdate:order': (order) => show({ order }),
+      'onUpdate:gaps': (gaps) => show({ gaps }),
+      'onUpdate:laidOut': (laidOut) => show({ laidOut }),
     },
+    slots: { default: '<p class="postings">postings</p>' },
     global: { stubs: { RouterLink: RouterLinkStub } },
   });
+  function show(changed: Partial<StickLook>): void {
+    Object.assign(look, changed);
+    void stick.setProps(changed);
+  }
+  return stick;
 }
 
 describe('the story stick on the bench', () => {
@@ -79,6 +93,42 @@ describe('the story stick on the bench', () => {
     const marks = ['s10', 's9', 'S1'].map((name) => aMark(name, `1'`));
     expect(ordered(marks, 'name').map(({ name }) => name)).toEqual(['S1', 's9', 's10']);
     expect(ordered(marks, 'age').map(({ name }) => name)).toEqual(['S1', 's9', 's10']);
+  });
+});
+
+describe('every mark laid out', () => {
+  it('takes the place of the list beside the bench, and is remembered', async () => {
+    const stick = aStick();
+    await stick.get('[data-test=lay-out]').trigger('click');
+    await nextTick();
+    expect(stick.findAll('[data-mark]')).toHaveLength(0);
+    expect(stick.get('.postings').text()).toBe('postings');
+    expect(useStickLook().laidOut).toBe(true);
+    await stick.get('[data-test=lay-out]').trigger('click');
+    expect(stick.findAll('[data-mark]')).toHaveLength(3);
+    expect(useStickLook().laidOut).toBe(false);
+  });
+
+  it('shows each once, joined to its stretch of the rod while they stand by size', async () => {
+    const marks = [...Array.from({ length: 9 }, (_, n) => aMark(`s${n}`, `${10 - n}'`)), aMark('floor', '20 sq ft')];
+    const laid = mount(LaidOut, {
+      props: { marks, style: DEFAULT_STYLE, used: new Set(['s3']), inHand: 's1', order: 'size', gaps: false },
+    });
+    const names = () => laid.findAll('[data-mark]').map((mark) => mark.attributes('data-mark'));
+    expect(names()).toEqual(marks.map(({ name }) => name));
+    // Nothing has a size here, so that every row is a column: the whole rod, and a stretch of it for each length.
+    expect(laid.findAll('.whole .tick')).toHaveLength(9);
+    expect(laid.findAll('.column .tick')).toHaveLength(9);
+    expect(laid.findAll('.column .tick.lit')).toHaveLength(2);
+    await laid.setProps({ order: 'age', gaps: true });
+    expect(names().slice(0, 2)).toEqual(['s8', 's7']);
+    expect(laid.findAll('.tick')).toHaveLength(0);
+    expect(squeezed(laid.get('[data-mark=s3] .size').text())).toBe('+1′');
+    expect(laid.get('[data-mark=s3]').attributes('aria-label')).toBe('s3: 1′ over s4');
+    await laid.get('[data-mark=s3]').trigger('click');
+    await laid.get('[data-hold=s3]').trigger('click');
+    expect(laid.emitted('use')).toEqual([['s3']]);
+    expect(laid.emitted('hold')).toEqual([['s3']]);
   });
 });
 

@@ -1,0 +1,43 @@
+/** What the keys of a keyboard do on the bench, whatever is being written in. */
+export interface BenchActions {
+  readonly undo: () => void;
+  readonly shortcuts: () => void;
+  readonly repeat: () => void;
+  readonly keep: () => void;
+  readonly post: (operator: 'add' | 'subtract') => void;
+  /** The bench's own entry is empty. */
+  readonly isEmpty: () => boolean;
+}
+
+/** A listener for the keys of the bench. */
+export function benchKeys(actions: BenchActions): (event: KeyboardEvent) => void {
+  return (event) => {
+    // An editor that took a change of its own back has said so.
+    if (event.defaultPrevented) return;
+    const target = event.target as HTMLElement;
+    const isWriting = target.isContentEditable || target instanceof HTMLInputElement;
+    const isEmpty = target instanceof HTMLInputElement ? target.value === '' : actions.isEmpty();
+    const isUndo = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !event.shiftKey;
+    if (isUndo && (!isWriting || isEmpty)) {
+      event.preventDefault();
+      actions.undo();
+    } else if (event.key === '?' && !isWriting) actions.shortcuts();
+    else if (event.altKey && !event.ctrlKey) byAltKey(event, actions);
+  };
+}
+
+/** By the letter where there is one, else by the place of the key: what it writes together with Alt differs. */
+function byAltKey(event: KeyboardEvent, { repeat, keep, post }: BenchActions): void {
+  const pressed = /^[a-z]$/i.test(event.key) ? `Key${event.key.toUpperCase()}` : event.code;
+  const action = {
+    KeyA: repeat,
+    KeyK: keep,
+    Equal: () => post('add'),
+    NumpadAdd: () => post('add'),
+    Minus: () => post('subtract'),
+    NumpadSubtract: () => post('subtract'),
+  }[pressed];
+  if (action === undefined) return;
+  event.preventDefault();
+  action();
+}

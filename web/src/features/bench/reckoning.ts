@@ -1,0 +1,98 @@
+import { computed, ref, shallowRef, watch, type Ref } from 'vue';
+import { isMetric, reckon, repeatedStep, wholeTimes, type Reckoned } from '@sprell/core';
+import { changedStyle, type ReadingChange } from '../job/job-reading.ts';
+import { useJobStore } from '../job/job.store.ts';
+import type { WorkedRow } from '../job/slate-row.ts';
+import { withReading } from './reading/reading-change.ts';
+import { usedBy, type Used } from './used.ts';
+
+/** What the bench shows as worked out: the entry, the line being written anew before it, and the last line at rest. */
+export function useReckoning(entry: Ref<string>) {
+  const store = useJobStore();
+  /** How the reading of the entry in hand is to differ from the job's. */
+  const change = ref<ReadingChange>({});
+  watch(entry, (_, before) => {
+    // How the last line was looked at is not how the next one is to read.
+    if (before === '') change.value = {};
+  });
+  const style = computed(() => changedStyle(store.style, change.value));
+  const metric = computed(() => isMetric(store.style.length));
+
+  const workedRows = computed(() => store.rows.filter((row) => row.kind === 'worked'));
+  const lastRow = computed(() =>
+    workedRows.value.reduce<WorkedRow | undefined>(
+      (last, row) => (last === undefined || row.line.number > last.line.number ? row : last),
+      undefined,
+    ),
+  );
+  const hasLast = computed(() => lastRow.value?.worked.result.ok === true);
+
+  const reckoned = computed(() => {
+    // The rows are what the scope was made from; a change to them is a change of scope.
+    void store.rows;
+    return entry.value.trim() === '' ? undefined : reckon(entry.value, { scope: store.scope(), style: style.value });
+  });
+  /** The line of the slate that is being written anew, worked out. */
+  const redrafted = shallowRef<Reckoned>();
+  watch(redrafted, (now, before) => {
+    if ((now === undefined) !== (before === undefined)) change.value = {};
+  });
+  const inHand = computed(() => redrafted.value ?? reckoned.value);
+  const resting = computed(() => {
+    const last = lastRow.value;
+    return last && reckon(last.entry, { scope: store.scope(last.line.id), style: style.value });
+  });
+
+  /** A size divided by a size: how often it goes, and what is left over. */
+  const whole = computed(() => {
+    const parsed = (inHand.value ?? resting.value)?.parsed;
+    return parsed?.entry && wholeTimes(parsed.entry, parsed.source, store.scope(), style.value);
+  });
+  /** What the entry in hand uses lights up where it stands. */
+  const used = computed<Used>((before) =>
+    usedBy(
+      inHand.value?.parsed.entry,
+      workedRows.value.map(({ line }) => line.number),
+      before,
+    ),
+  );
+  /** The last step, to be taken again on its result. */
+  const again = computed(() => {
+    void store.rows;
+    return lastRow.value && hasLast.value ? repeatedStep(lastRow.value.worked.parsed) : undefined;
+  });
+
+  /** A reading chosen for this entry alone stays with its line. */
+  function withChange(text: string): string {
+    return Object.keys(change.value).length === 0 ? text : withReading(text, change.value, store.style);
+  }
+  /** The reading chosen for the entry in hand, for its line, the job, or every job from now on. */
+  function widen(to: 'line' | 'job' | 'always'): void {
+    const last = lastRow.value;
+    if (to === 'line' && last) store.edit(last.line.id, withReading(last.entry, change.value, store.style));
+    else if (to === 'job') store.setReading(change.value);
+    else store.setReadingForGood(change.value);
+    change.value = {};
+  }
+
+  return {
+    entry,
+    change,
+    style,
+    metric,
+    workedRows,
+    lastRow,
+    hasLast,
+    reckoned,
+    redrafted,
+    inHand,
+    resting,
+    whole,
+    used,
+    again,
+    withChange,
+    widen,
+  };
+}
+
+export type Reckoning = ReturnType<typeof useReckoning>;
