@@ -140,6 +140,28 @@ describe('the whole story stick', () => {
       await bench.press('Enter');
     }
     await bench.kept();
+    // On the bench itself, in the place of the slate.
+    await bench.click('[data-test=lay-out]');
+    await page.waitForSelector('[data-test=laid-out] [data-mark=stud60]');
+    const laid = await page.$$eval('[data-test=laid-out] [data-mark]', (marks) =>
+      marks.map((mark) => {
+        const { top, right, bottom, height } = mark.getBoundingClientRect();
+        const name = mark.querySelector('.name') as HTMLElement;
+        return { right, bottom, isTouched: height >= 24, isWhole: name.scrollWidth <= name.clientWidth, top };
+      }),
+    );
+    expect(laid.length).toBeGreaterThanOrEqual(60);
+    const entryTop = await page.$eval('.hand [data-test=entry]', (entry) => entry.getBoundingClientRect().top);
+    expect(
+      laid.filter(
+        ({ isTouched, isWhole, bottom, right }) => !isTouched || !isWhole || bottom > entryTop || right > DESKTOP.width,
+      ),
+    ).toEqual([]);
+    await bench.click('[data-mark=stud7]');
+    await bench.says('[data-test=read-back]', 'stud7');
+    await bench.click('[data-test=lay-out]');
+    await page.waitForSelector('[data-line]');
+
     await bench.click('[data-test=open-stick]');
     await page.waitForSelector('[data-label=stud60]');
     const boxes = await page.$$eval('[data-test=rod] [data-label]', (labels) =>

@@ -26,7 +26,7 @@ const props = defineProps<{
 const emit = defineEmits<{ choose: [name: string]; point: [place: number] }>();
 
 /** Height of a label: as much as there is room for, within these. */
-const [LEAST, MOST] = [20, 26];
+const [LEAST, MOST] = [18, 26];
 const FOOT = 14;
 const ROD = 40;
 /** Between the rod and the labels, for the lines that join them. */
@@ -83,6 +83,7 @@ function point(event: PointerEvent): void {
     class="picture"
     role="group"
     :aria-label="title"
+    :class="{ tight: label < 20 }"
     :style="{ minHeight: `${Math.max(240, perSide * LEAST)}px` }"
   >
     <svg class="lines" :width="width" :height="height" aria-hidden="true">
@@ -197,6 +198,10 @@ function point(event: PointerEvent): void {
   background: none;
   white-space: nowrap;
   cursor: pointer;
+}
+.tight {
+  font-size: 15px;
+  line-height: 1.1;
 }
 .label:hover {
   background: var(--raised);
