@@ -79,6 +79,8 @@ const SENTENCES: Sentences = {
     `What stands for the ${side} is ${a(kind)}; a scale is one length for another.`,
   'scale.zero': ({ side }) => `The length on the ${side} has to be more than nothing.`,
   'scale.kind': ({ kind }) => `${a(kind).replace(/^a/, 'A')} is the same on paper and on site; a scale turns sizes.`,
+  'rod.too_long': ({ limit, sheets }) =>
+    `At its size this rod takes ${sheets} sheets, and no more than ${limit} are printed; print it to scale.`,
 };
 
 /** The sentence for an issue. */

@@ -66,6 +66,7 @@ export interface IssueFields {
   'scale.not_length': { readonly side: string; readonly kind: string };
   'scale.zero': { readonly side: string };
   'scale.kind': { readonly kind: string };
+  'rod.too_long': { readonly limit: string; readonly sheets: string };
 }
 
 export type IssueCode = keyof IssueFields;

@@ -1,5 +1,7 @@
+import { makeIssue, type Issue } from '../base/issue.ts';
+import { fail, ok, type Result } from '../base/result.ts';
 import { box, line, SHEETS, words, type Drawing, type Shape, type SheetSize } from '../drawing/drawing.ts';
-import { compareRational, rationalToNumber } from '../number/rational.ts';
+import { compareRational, makeRational, rationalToNumber } from '../number/rational.ts';
 import { COMMON_SCALES, type CommonScale } from '../scale/common-scales.ts';
 import { spreadLabels, type NamedQuantity, type Rod, type RodMark } from './rod.ts';
 
@@ -41,14 +43,20 @@ function oneStrip(marks: number, long: number): StripPlan {
   return { height: 120, rod: 20, label, apart: label * 1.3, leader: 14 };
 }
 const PER_METRE = 1000;
+/** Sheets that somebody may still cut out and join; a rod that takes more is printed to scale. */
+export const SHEET_LIMIT = 60;
 /** The line that tells whether a sheet was printed at its size. */
 const CHECK = 100;
 
 /**
  * The sheets of a rod: to scale on one, or full size in strips with cut lines, each strip with its number, and on every
  * sheet a line of 100 mm to check the print by. Lengths alone are printed.
+ * @returns the sheets, or `rod.too_long` where they would be more than SHEET_LIMIT
  */
-export function rodSheets(rod: Rod<PrintedMark>, { sheet, size, metric, title }: RodPrint): readonly Drawing[] {
+export function rodSheets(
+  rod: Rod<PrintedMark>,
+  { sheet, size, metric, title }: RodPrint,
+): Result<readonly Drawing[], Issue> {
   const { width, height } = SHEETS[sheet];
   const long = width - 2 * EDGE;
   const span = (rod.end - rod.foot) * PER_METRE;
@@ -57,9 +65,11 @@ export function rodSheets(rod: Rod<PrintedMark>, { sheet, size, metric, title }:
   const plan = scale === undefined ? FULL_SIZE : oneStrip(rod.marks.length, long);
   const perSheet = Math.floor((height - 2 * EDGE - HEAD) / plan.height);
   const count = Math.max(1, Math.ceil(drawn / long - 1e-9));
-  const strips = Array.from({ length: count }, (_, index) => stripOf(rod, plan, drawn, index, count, long));
   const sheets = Math.ceil(count / perSheet);
-  return Array.from({ length: sheets }, (_, page) => {
+  if (!(sheets <= SHEET_LIMIT))
+    return fail(makeIssue('rod.too_long', { start: 0, end: 0 }, { limit: `${SHEET_LIMIT}`, sheets: `${sheets}` }));
+  const strips = Array.from({ length: count }, (_, index) => stripOf(rod, plan, drawn, index, count, long));
+  const pages = Array.from({ length: sheets }, (_, page) => {
     const shapes: Shape[] = headOf(title, scale ? `scale ${scale.title}` : 'full size', page, sheets, width);
     strips.slice(page * perSheet, (page + 1) * perSheet).forEach((strip, row) => {
       const top = EDGE + HEAD + row * plan.height;
@@ -67,16 +77,22 @@ export function rodSheets(rod: Rod<PrintedMark>, { sheet, size, metric, title }:
     });
     return { width, height, shapes };
   });
+  return ok(pages);
 }
 
-/** The largest of the common scales that the rod fits on the sheet by; its size where it fits as it is. */
-function fittingScale(span: number, long: number, metric: boolean): CommonScale {
+/**
+ * The largest of the common scales that the rod fits on the sheet by; its size where it fits as it is; for what no
+ * common scale holds, the first power of ten that does.
+ */
+function fittingScale(span: number, long: number, metric: boolean): Pick<CommonScale, 'title' | 'factor'> {
   const scales = COMMON_SCALES.filter(({ definition }) => (definition.kind === 'ratio') === metric).sort((a, b) =>
     compareRational(a.factor, b.factor),
   );
   const whole = COMMON_SCALES.find(({ title }) => title === '1:1') as CommonScale;
   const fits = [whole, ...scales].find(({ factor }) => span <= long * rationalToNumber(factor) + 1e-9);
-  return fits ?? (scales[scales.length - 1] as CommonScale);
+  if (fits !== undefined) return fits;
+  const power = 10n ** BigInt(Math.ceil(Math.log10(span / long)));
+  return { title: `1:${power}`, factor: makeRational(power) };
 }
 
 function headOf(title: string, how: string, page: number, sheets: number, width: number): Shape[] {

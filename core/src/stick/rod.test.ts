@@ -6,7 +6,7 @@ import { AREA } from '../units/dimension.ts';
 import { quantityIn } from '../units/quantity.ts';
 import { unitById } from '../units/unit-table.ts';
 import { crowdedStretch, rodOf, spreadLabels } from './rod.ts';
-import { rodSheets } from './rod-sheets.ts';
+import { rodSheets, type RodPrint } from './rod-sheets.ts';
 
 const inches = (name: string, num: number, den = 1) => ({
   name,
@@ -76,22 +76,27 @@ describe('the rod on paper', () => {
     { ...inches('mid', 40), text: '3′ 4″' },
     { ...inches('long', 100), text: '8′ 4″' },
   ]);
-  const uprights = (pages: ReturnType<typeof rodSheets>) =>
+  const printed = (marks: typeof rod, print: RodPrint) => {
+    const sheets = rodSheets(marks, print);
+    if (!sheets.ok) throw new Error(sheets.issue.code);
+    return sheets.value;
+  };
+  const uprights = (pages: ReturnType<typeof printed>) =>
     pages.flatMap(({ shapes }) =>
       shapes.flatMap((shape) => (shape.kind === 'text' && shape.upright ? [shape.text] : [])),
     );
 
   it('stands on one sheet, to the largest common scale that it fits by', () => {
-    const pages = rodSheets(rod, { sheet: 'a4', size: 'to-scale', metric: true, title: 'Shed' });
+    const pages = printed(rod, { sheet: 'a4', size: 'to-scale', metric: true, title: 'Shed' });
     expect(pages).toHaveLength(1);
     expect(uprights(pages)).toEqual(['short  1′', 'mid  3′ 4″', 'long  8′ 4″']);
     const body = pages[0]?.shapes.find(({ kind }) => kind === 'box');
     // 100″ are 2540 mm: 1:10 is the first that 277 mm hold.
     expect(body?.kind === 'box' && body.width).toBeCloseTo(254, 9);
     expect(JSON.stringify(pages)).toContain('scale 1:10.');
-    const imperial = rodSheets(rod, { sheet: 'letter', size: 'to-scale', metric: false, title: 'Shed' });
+    const imperial = printed(rod, { sheet: 'letter', size: 'to-scale', metric: false, title: 'Shed' });
     expect(JSON.stringify(imperial)).toContain('scale 1″ = 1′.');
-    const small = rodSheets(rodOf([{ ...inches('peg', 5), text: '5″' }]), {
+    const small = printed(rodOf([{ ...inches('peg', 5), text: '5″' }]), {
       sheet: 'a4',
       size: 'to-scale',
       metric: false,
@@ -101,7 +106,7 @@ describe('the rod on paper', () => {
   });
 
   it('full size measures what it says, over strips that join without a gap, each mark on one of them', () => {
-    const pages = rodSheets(rod, { sheet: 'letter', size: 'full-size', metric: false, title: 'Shed' });
+    const pages = printed(rod, { sheet: 'letter', size: 'full-size', metric: false, title: 'Shed' });
     const strips = pages.flatMap(({ shapes }) => shapes.filter((shape) => shape.kind === 'box'));
     const total = strips.reduce((sum, { width }) => sum + width, 0);
     expect(total).toBeCloseTo(2540, 6);
@@ -119,7 +124,7 @@ describe('the rod on paper', () => {
     const crowd = Array.from({ length: 60 }, (_, n) => ({ ...inches(`m${n}`, 960 + n, 8), text: '10′' }));
     for (const marks of [[], crowd])
       for (const size of ['to-scale', 'full-size'] as const)
-        for (const { width, height, shapes } of rodSheets(rodOf(marks), {
+        for (const { width, height, shapes } of printed(rodOf(marks), {
           sheet: 'a4',
           size,
           metric: true,
@@ -136,5 +141,17 @@ describe('the rod on paper', () => {
             for (const x of xs) expect(x >= 0 && x <= width).toBe(true);
             for (const y of ys) expect(y >= 0 && y <= height).toBe(true);
           }
+  });
+
+  it('has a scale for a rod of any length, and refuses to print a road at its size', () => {
+    const road = rodOf([{ ...inches('road', 63_360 * 100), text: '100 mi' }]);
+    const print = { sheet: 'a4', metric: true, title: 'T' } as const;
+    const [page, ...more] = printed(road, { ...print, size: 'to-scale' });
+    expect(more).toEqual([]);
+    expect(JSON.stringify(page)).toContain('scale 1:1000000.');
+    expect(rodSheets(road, { ...print, size: 'full-size' })).toMatchObject({
+      ok: false,
+      issue: { code: 'rod.too_long', fields: { limit: '60' } },
+    });
   });
 });

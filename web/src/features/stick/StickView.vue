@@ -3,21 +3,10 @@
 import { computed, onMounted, ref, watch } from 'vue';
 import { useMediaQuery } from '@vueuse/core';
 import { useRouter } from 'vue-router';
-import { ZoomIn, ZoomOut } from 'lucide-vue-next';
-import {
-  crowdedStretch,
-  isMetric,
-  readQuantity,
-  rodOf,
-  rodSheets,
-  stretchAround,
-  type SheetSize,
-  type Stretch,
-} from '@sprell/core';
+import { rodOf } from '@sprell/core';
 import { remember, remembered } from '../../adapters/local-memory.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
-import PrintDrawings from '../../ui/drawing/PrintDrawings.vue';
 import { insertAtEnd } from '../bench/entry/written-down.ts';
 import type { MarkOrder } from '../bench/stick/mark-order.ts';
 import ScreenHead from '../bench/ScreenHead.vue';
@@ -27,7 +16,8 @@ import { useMarkStory } from '../job/mark-story.ts';
 import { isLain } from './lain-mark.ts';
 import MarkStoryPanel from './MarkStoryPanel.vue';
 import MarkTable from './MarkTable.vue';
-import RodPicture from './RodPicture.vue';
+import RodAndGlass from './RodAndGlass.vue';
+import RodPrint from './RodPrint.vue';
 
 const store = useJobStore();
 const stick = useMarkStory();
@@ -64,49 +54,7 @@ function noteOf({ keptBy }: JobMark): string {
   return (keptBy === undefined ? undefined : store.jobLines.lines().get(keptBy)?.note) ?? '';
 }
 
-/** The stretch drawn larger: where the marks crowd, until it is moved. */
-const ZOOMS = [1 / 2, 1 / 4, 1 / 8, 1 / 16, 1 / 32, 1 / 64];
-/** So many labels can be read beside each other. */
-const READABLE = 20;
-const zoomed = ref<number>();
-const zoom = computed({
-  get: () => zoomed.value ?? readableZoom(),
-  set: (step: number) => (zoomed.value = step),
-});
-function readableZoom(): number {
-  const places = rod.value.marks.map(({ place }) => place);
-  const fits = ZOOMS.findIndex((length, step) => {
-    const { from, to } = crowdedStretch(places, length);
-    return step >= 2 && places.filter((place) => place >= from && place <= to).length <= READABLE;
-  });
-  return fits === -1 ? ZOOMS.length - 1 : fits;
-}
-const middle = ref<number>();
-const stretch = computed<Stretch>(() => {
-  const length = ZOOMS[zoom.value] ?? 1 / 8;
-  const places = rod.value.marks.map(({ place }) => place);
-  return middle.value === undefined ? crowdedStretch(places, length) : stretchAround(middle.value, length);
-});
-const sliderAt = computed({
-  get: () => (stretch.value.from + stretch.value.to) / 2,
-  set: (place: number) => (middle.value = Number(place)),
-});
-
 const isWide = useMediaQuery('(min-width: 1024px)');
-
-const sheet = ref<SheetSize>('a4');
-const size = ref<'to-scale' | 'full-size'>('to-scale');
-const sheets = computed(() => {
-  const printed = rodOf(
-    store.marks.filter(isLain).map((mark) => ({ ...mark, text: readQuantity(mark.quantity, store.style).text })),
-  );
-  return rodSheets(printed, {
-    sheet: sheet.value,
-    size: size.value,
-    metric: isMetric(store.style.length),
-    title: store.job?.title ?? '',
-  });
-});
 
 const isClearing = ref(false);
 const usersOfAny = computed(() =>
@@ -171,57 +119,16 @@ function use(name: string): void {
         <PlainButton @click="isClearing = false">Leave</PlainButton>
       </div>
 
-      <div v-if="shows === 'rod'" class="rods">
-        <RodPicture
-          class="whole"
-          :rod
-          :style="store.style"
-          :magnified="stretch"
-          :chosen
-          :in-hand="store.inHand?.name"
-          :gaps
-          title="The rod, every length in proportion"
-          data-test="rod"
-          @choose="(name) => (picked = name)"
-          @point="(place) => (middle = place)"
-        />
-        <div class="glass">
-          <div class="zoom">
-            <PlainButton :disabled="zoom === 0" aria-label="A longer stretch" data-test="longer" @click="zoom -= 1"
-              ><ZoomOut :size="18" aria-hidden="true"
-            /></PlainButton>
-            <input
-              v-model.number="sliderAt"
-              type="range"
-              min="0"
-              max="1"
-              step="0.002"
-              aria-label="The stretch of the rod that is drawn larger"
-              data-test="stretch"
-            />
-            <PlainButton
-              :disabled="zoom === ZOOMS.length - 1"
-              aria-label="A shorter stretch, drawn larger"
-              data-test="shorter"
-              @click="zoom += 1"
-              ><ZoomIn :size="18" aria-hidden="true"
-            /></PlainButton>
-          </div>
-          <RodPicture
-            class="part"
-            :rod
-            :style="store.style"
-            :stretch
-            one-sided
-            :chosen
-            :in-hand="store.inHand?.name"
-            :gaps
-            title="A stretch of the rod, drawn larger"
-            data-test="glass"
-            @choose="(name) => (picked = name)"
-          />
-        </div>
-      </div>
+      <RodAndGlass
+        v-if="shows === 'rod'"
+        class="rods"
+        :rod
+        :style="store.style"
+        :chosen
+        :in-hand="store.inHand?.name"
+        :gaps
+        @choose="(name) => (picked = name)"
+      />
       <div v-if="shows === 'rod' && others.length > 0" class="others">
         <h2>Of other kinds, beside the rod</h2>
         <ul>
@@ -249,26 +156,7 @@ function use(name: string): void {
           @choose="(name) => (picked = name)"
         />
       </div>
-      <div v-if="shows === 'print'" class="print">
-        <div class="bar">
-          <fieldset>
-            <legend>Sheets of</legend>
-            <label><input v-model="sheet" type="radio" value="a4" /> A4</label>
-            <label><input v-model="sheet" type="radio" value="letter" /> US Letter</label>
-          </fieldset>
-          <fieldset>
-            <legend>The rod</legend>
-            <label
-              ><input v-model="size" type="radio" value="to-scale" data-test="to-scale" /> to scale, on one sheet</label
-            >
-            <label
-              ><input v-model="size" type="radio" value="full-size" data-test="full-size" /> full size, in strips to cut
-              and join</label
-            >
-          </fieldset>
-        </div>
-        <PrintDrawings class="printing" :drawings="sheets" :title="`${store.job?.title ?? ''} story stick`" />
-      </div>
+      <RodPrint v-if="shows === 'print'" class="print" />
       <component :is="isWide ? 'aside' : 'div'" class="side">
         <MarkStoryPanel
           v-if="story"
@@ -331,29 +219,7 @@ function use(name: string): void {
 }
 .rods {
   grid-area: main;
-  display: grid;
-  grid-template-columns: minmax(0, 5fr) minmax(0, 3fr);
-  gap: 16px;
   padding: 4px 16px 12px;
-}
-.glass {
-  display: flex;
-  flex-direction: column;
-  gap: 6px;
-}
-.part {
-  flex: 1;
-}
-.zoom {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-}
-.zoom input {
-  flex: 1;
-  min-width: 0;
-  min-height: var(--touch);
-  accent-color: var(--chalk);
 }
 .others {
   grid-area: others;
@@ -396,29 +262,7 @@ function use(name: string): void {
 }
 .print {
   grid-area: main;
-  display: flex;
-  flex-direction: column;
   padding: 0 16px 12px;
-}
-.print .bar {
-  padding: 0 0 8px;
-}
-.printing {
-  flex: 1;
-}
-fieldset {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 16px;
-  margin: 0;
-  padding: 4px 12px;
-  border: 1px solid var(--groove);
-}
-fieldset label {
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-  min-height: 40px;
 }
 .side {
   grid-area: side;
@@ -446,9 +290,6 @@ fieldset label {
     display: flex;
     flex-direction: column;
   }
-  .rods {
-    min-height: 480px;
-  }
   .side {
     border-left: 0;
     border-top: 1px solid var(--groove);
@@ -456,14 +297,7 @@ fieldset label {
 }
 @media (max-width: 760px) {
   .rods {
-    grid-template-columns: minmax(0, 1fr);
     padding: 4px 8px 12px;
-  }
-  .whole {
-    min-height: 460px;
-  }
-  .part {
-    min-height: 320px;
   }
 }
 </style>

@@ -59,7 +59,8 @@ describe('drawings as a PDF', () => {
       metric: true,
       title: '棚 (№ 7) −3',
     });
-    await expect(drawingsToPdf(sheets, '棚', face)).resolves.toBeInstanceOf(Uint8Array);
+    if (!sheets.ok) throw new Error(sheets.issue.code);
+    await expect(drawingsToPdf(sheets.value, '棚', face)).resolves.toBeInstanceOf(Uint8Array);
   });
 });
 
