@@ -5,16 +5,15 @@ import type { Resolved, Scope } from '../evaluate/scope.ts';
 import type { Assignment } from '../notation/ast.ts';
 import { parse } from '../notation/parser.ts';
 import type { ScanOptions } from '../notation/scanner.ts';
-import { makeRational } from '../number/rational.ts';
 import { addValue, negateValue } from '../number/value.ts';
 import { kindOf } from '../units/dimension.ts';
-import type { Quantity } from '../units/quantity.ts';
-import { lineResult, type LineNode, type LineResult, type MarkNode, type SlateLine, type SlateNode } from './node.ts';
-import { Columns, CHANGED, compile, LEFT_TO_THE_TREE, type SlotFinder } from './program.ts';
-import { circleThrough, recalculate, sameResult } from './recalculate.ts';
+import { LineIndex } from './line-index.ts';
+import { lineResult, type LineNode, type LineResult, type SlateLine, type SlateNode } from './node.ts';
+import { NodeResults, NOT_YET } from './node-results.ts';
+import { CHANGED, compile, LEFT_TO_THE_TREE, type SlotFinder } from './program.ts';
+import { circleThrough, recalculate } from './recalculate.ts';
 import { referencesOf } from './references.ts';
 
-const NOT_YET: LineResult = { ok: false, issue: makeIssue('entry.empty', { start: 0, end: 0 }, {}) };
 const FAILED: Resolved = { ok: false };
 
 /** A line with what it comes to. */
@@ -49,16 +48,8 @@ export interface MarkLine extends WorkedLine {
  */
 export class Slate {
   readonly #options: ScanOptions;
-  #columns = new Columns();
-  readonly #nodes = new Map<string, LineNode>();
-  readonly #byNumber = new Map<number, LineNode>();
-  readonly #marks = new Map<string, MarkNode>();
-  /** Lines in the order they stand. */
-  #order: LineNode[] = [];
-  /** Lines by a number or mark that they use but that may not exist (yet). */
-  readonly #usersOfNumber = new Map<number, Set<LineNode>>();
-  readonly #usersOfMark = new Map<string, Set<LineNode>>();
-  readonly #runUsers = new Set<LineNode>();
+  #results = new NodeResults();
+  #index = new LineIndex(() => this.#results.columns.take());
   readonly #circles = new Set<LineNode>();
   #inOrder: readonly SlateNode[] | undefined;
   #isDeferred = false;
@@ -69,20 +60,11 @@ export class Slate {
 
   /** Replaces everything. */
   load(lines: readonly SlateLine[]): void {
-    this.#columns = new Columns();
-    this.#nodes.clear();
-    this.#byNumber.clear();
-    this.#marks.clear();
-    this.#usersOfNumber.clear();
-    this.#usersOfMark.clear();
-    this.#runUsers.clear();
+    this.#results = new NodeResults();
+    this.#index = new LineIndex(() => this.#results.columns.take());
     this.#circles.clear();
-    this.#order = lines.map((line) => this.#makeNode(line)).sort(compareNodes);
-    for (const node of this.#order) this.#register(node);
-    this.#reindex(0);
-    for (const node of this.#order)
-      if (node.parsed.entry?.assignment) this.#assignmentsOf(node.parsed.entry.assignment.name).push(node);
-    this.#settle(new Set<SlateNode>([...this.#order, ...this.#marks.values()]));
+    this.#index.load(lines.map((line) => this.#makeNode(line)));
+    this.#settle(new Set<SlateNode>([...this.#index.order, ...this.#index.marks.values()]));
   }
 
   /**
@@ -90,19 +72,19 @@ export class Slate {
    * @returns ids of the lines whose results changed, its own among them when it did
    */
   put(line: SlateLine): readonly string[] {
-    const before = this.#nodes.get(line.id);
+    const before = this.#index.nodes.get(line.id);
     const stale = new Set<SlateNode>();
     if (before) this.#detach(before, stale);
     const node = this.#makeNode(line);
-    if (before) this.#setResult(node, this.#resultOf(before));
-    this.#insert(node);
+    if (before) this.#results.set(node, this.#results.of(before));
+    this.#index.insert(node);
     this.#attach(node, stale);
     return this.#settle(stale, node);
   }
 
   /** Takes a line away; what used it then says so. */
   remove(id: string): readonly string[] {
-    const node = this.#nodes.get(id);
+    const node = this.#index.nodes.get(id);
     if (!node) return [];
     const stale = new Set<SlateNode>();
     this.#detach(node, stale);
@@ -115,8 +97,9 @@ export class Slate {
    */
   heavyLines(): number {
     let count = 0;
-    for (const { slot, result, isMade } of this.#order)
-      if (this.#columns.isSmall[slot] === 0 && isMade && result.ok && result.outcome.kind === 'quantity') count += 1;
+    for (const { slot, result, isMade } of this.#index.order)
+      if (this.#results.columns.isSmall[slot] === 0 && isMade && result.ok && result.outcome.kind === 'quantity')
+        count += 1;
     return count;
   }
 
@@ -146,10 +129,10 @@ export class Slate {
   /** Takes over results that were worked out elsewhere, from the same lines. */
   accept(results: readonly (readonly [id: string, result: LineResult])[]): void {
     for (const [id, result] of results) {
-      const node = this.#nodes.get(id);
-      if (node) this.#setResult(node, result);
+      const node = this.#index.nodes.get(id);
+      if (node) this.#results.set(node, result);
     }
-    for (const mark of this.#marks.values()) this.#setResult(mark, this.#work(mark));
+    for (const mark of this.#index.marks.values()) this.#results.set(mark, this.#work(mark));
   }
 
   /** Works every line out again, in an order that is kept for as long as no line changes. */
@@ -160,7 +143,7 @@ export class Slate {
 
   /** Every node after all its sources. There are no circles: the lines on one have no sources. */
   #dependencyOrder(): readonly SlateNode[] {
-    const nodes: SlateNode[] = [...this.#order, ...this.#marks.values()];
+    const nodes: SlateNode[] = [...this.#index.order, ...this.#index.marks.values()];
     for (const node of nodes) node.waiting = node.sources.length;
     const ordered = nodes.filter((node) => node.waiting === 0);
     for (let next = 0; next < ordered.length; next += 1)
@@ -173,23 +156,23 @@ export class Slate {
 
   /** One line as it stands. */
   line(id: string): WorkedLine | undefined {
-    const node = this.#nodes.get(id);
+    const node = this.#index.nodes.get(id);
     return node && this.#worked(node);
   }
 
   lineNumbered(number: number): WorkedLine | undefined {
-    const node = this.#byNumber.get(number);
+    const node = this.#index.byNumber.get(number);
     return node && this.#worked(node);
   }
 
   /** All lines, in the order they stand. */
   lines(): readonly WorkedLine[] {
-    return this.#order.map((node) => this.#worked(node));
+    return this.#index.order.map((node) => this.#worked(node));
   }
 
   /** Lines whose own text uses this line, in the order they stand. */
   usersOf(id: string): readonly SlateLine[] {
-    const node = this.#nodes.get(id);
+    const node = this.#index.nodes.get(id);
     if (!node) return [];
     const users = new Set<LineNode>();
     for (const user of node.users) {
@@ -201,11 +184,11 @@ export class Slate {
 
   /** Marks that lines made, with their values and the lines that made them, in the order they stand. */
   marks(): readonly MadeMark[] {
-    return [...this.#marks.values()]
+    return [...this.#index.marks.values()]
       .filter((mark) => mark.assignments.length > 0)
       .map((mark) => ({
         name: mark.assignments[0]?.parsed.entry?.assignment?.name ?? mark.name,
-        result: this.#resultOf(mark),
+        result: this.#results.of(mark),
         madeBy: mark.assignments.map(({ line: { id, number }, parsed }) => ({
           id,
           number,
@@ -216,7 +199,7 @@ export class Slate {
 
   /** The lines that make a mark or post to it, in the order they stand. */
   markLines(name: string): readonly MarkLine[] {
-    return (this.#marks.get(name.toLowerCase())?.assignments ?? []).map((node) => ({
+    return (this.#index.marks.get(name.toLowerCase())?.assignments ?? []).map((node) => ({
       ...this.#worked(node),
       operator: node.parsed.entry?.assignment?.operator ?? 'keep',
       amount: this.#amountOf(node),
@@ -225,14 +208,12 @@ export class Slate {
 
   /** Lines whose own text uses a mark, in the order they stand; those that make it or post to it are not among them. */
   usersOfMark(name: string): readonly SlateLine[] {
-    return [...(this.#usersOfMark.get(name.toLowerCase()) ?? [])]
-      .sort((a, b) => a.index - b.index)
-      .map(({ line }) => line);
+    return [...this.#index.usersOfMark(name)].sort((a, b) => a.index - b.index).map(({ line }) => line);
   }
 
   /** What an entry comes to, before that is posted to the mark in front of it. */
   #amountOf(node: LineNode): LineResult {
-    if (node.circle !== undefined || node.folded === undefined) return this.#resultOf(node);
+    if (node.circle !== undefined || node.folded === undefined) return this.#results.of(node);
     const result = evaluate(node.folded, node.parsed.source, this.#ownScope);
     return result.ok ? lineResult(result.value) : result;
   }
@@ -246,35 +227,23 @@ export class Slate {
       node === undefined || node.line.id === hidden ? undefined : this.#resolve(node);
     return {
       mark: (name) => {
-        const mark = this.#marks.get(name);
+        const mark = this.#index.marks.get(name);
         return mark && mark.assignments.length > 0 ? this.#resolve(mark) : undefined;
       },
-      line: (number) => shown(this.#byNumber.get(number)),
+      line: (number) => shown(this.#index.byNumber.get(number)),
       run: (from, to) =>
-        this.#run(from, to)
+        this.#index
+          .run(from, to)
           ?.filter((node) => node.line.id !== hidden)
           .map((node) => this.#resolve(node)),
-      last: () => shown(this.#lastLanded(hidden)),
-      names: () => [...this.#marks.values()].map((mark) => mark.name),
+      last: () => shown(this.#index.lastLanded(hidden)),
+      names: () => [...this.#index.marks.values()].map((mark) => mark.name),
     };
   }
 
   /** Number of the line that landed last, if there is one. */
   lastNumber(): number | undefined {
-    return this.#lastLanded(undefined)?.line.number;
-  }
-
-  #lastLanded(hidden: string | undefined): LineNode | undefined {
-    let last: LineNode | undefined;
-    for (const node of this.#order)
-      if (node.line.id !== hidden && (last === undefined || node.line.number > last.line.number)) last = node;
-    return last;
-  }
-
-  #run(from: number, to: number): LineNode[] | undefined {
-    const first = this.#byNumber.get(from);
-    const last = this.#byNumber.get(to);
-    return first && last && first.index <= last.index ? this.#order.slice(first.index, last.index + 1) : undefined;
+    return this.#index.lastLanded(undefined)?.line.number;
   }
 
   #makeNode(line: SlateLine): LineNode {
@@ -289,7 +258,7 @@ export class Slate {
       circle: undefined,
       sources: [],
       users: [],
-      slot: this.#columns.take(),
+      slot: this.#results.columns.take(),
       result: NOT_YET,
       isMade: true,
       round: 0,
@@ -298,110 +267,33 @@ export class Slate {
     };
   }
 
-  /** Enters a node in the indexes by id, number and what it refers to. */
-  #register(node: LineNode): void {
-    this.#nodes.set(node.line.id, node);
-    this.#byNumber.set(node.line.number, node);
-    const { lines, marks, runs } = node.references;
-    for (const number of lines) usersIn(this.#usersOfNumber, number).add(node);
-    for (const name of marks) usersIn(this.#usersOfMark, name).add(node);
-    for (const [from, to] of runs) {
-      usersIn(this.#usersOfNumber, from).add(node);
-      usersIn(this.#usersOfNumber, to).add(node);
-      this.#runUsers.add(node);
-    }
-  }
-
-  #unregister(node: LineNode): void {
-    this.#nodes.delete(node.line.id);
-    if (this.#byNumber.get(node.line.number) === node) this.#byNumber.delete(node.line.number);
-    const { lines, marks, runs } = node.references;
-    for (const number of [...lines, ...runs.flat()]) this.#usersOfNumber.get(number)?.delete(node);
-    for (const name of marks) this.#usersOfMark.get(name)?.delete(node);
-    this.#runUsers.delete(node);
-    this.#circles.delete(node);
-  }
-
-  #insert(node: LineNode): void {
-    let low = 0;
-    let high = this.#order.length;
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if (compareNodes(this.#order[middle] as LineNode, node) < 0) low = middle + 1;
-      else high = middle;
-    }
-    this.#order.splice(low, 0, node);
-    this.#reindex(low);
-  }
-
-  #reindex(from: number): void {
-    for (let index = from; index < this.#order.length; index += 1) (this.#order[index] as LineNode).index = index;
-  }
-
-  /** The assignments of a mark, which is made when it is new. */
-  #assignmentsOf(name: string): LineNode[] {
-    const key = name.toLowerCase();
-    let mark = this.#marks.get(key);
-    if (!mark) {
-      mark = {
-        kind: 'mark',
-        name,
-        assignments: [],
-        sources: [],
-        users: [],
-        slot: this.#columns.take(),
-        result: NOT_YET,
-        isMade: true,
-        round: 0,
-        waiting: 0,
-        stale: true,
-      };
-      this.#marks.set(key, mark);
-    }
-    return mark.assignments as LineNode[];
-  }
-
   /** Takes a node out; what used it or stood around it is stale. */
   #detach(node: LineNode, stale: Set<SlateNode>): void {
-    this.#order.splice(node.index, 1);
-    this.#reindex(node.index);
+    this.#index.order.splice(node.index, 1);
+    this.#index.reindex(node.index);
     this.#unlink(node);
-    this.#unregister(node);
-    this.#disturb(node, stale);
-    this.#columns.release(node.slot);
+    this.#index.unregister(node);
+    this.#circles.delete(node);
+    this.#index.disturb(node, stale);
+    this.#results.columns.release(node.slot);
     const assignment = node.parsed.entry?.assignment;
     if (assignment) {
-      const list = this.#assignmentsOf(assignment.name);
+      const list = this.#index.assignmentsOf(assignment.name);
       list.splice(list.indexOf(node), 1);
     }
   }
 
   /** Puts a node in, already placed; what may now use it is stale. */
   #attach(node: LineNode, stale: Set<SlateNode>): void {
-    this.#register(node);
+    this.#index.register(node);
     const assignment = node.parsed.entry?.assignment;
     if (assignment) {
-      const list = this.#assignmentsOf(assignment.name);
+      const list = this.#index.assignmentsOf(assignment.name);
       list.push(node);
       list.sort((a, b) => a.index - b.index);
     }
     stale.add(node);
-    this.#disturb(node, stale);
-  }
-
-  /** Everything whose sources may be others once `node` comes or goes. */
-  #disturb(node: LineNode, stale: Set<SlateNode>): void {
-    for (const user of this.#usersOfNumber.get(node.line.number) ?? []) stale.add(user);
-    for (const user of this.#runUsers) stale.add(user);
-    const assignment = node.parsed.entry?.assignment;
-    if (!assignment) return;
-    const key = assignment.name.toLowerCase();
-    const mark = this.#marks.get(key);
-    if (mark) {
-      stale.add(mark);
-      for (const other of mark.assignments) stale.add(other);
-    }
-    for (const user of this.#usersOfMark.get(key) ?? []) stale.add(user);
+    this.#index.disturb(node, stale);
   }
 
   /**
@@ -413,7 +305,7 @@ export class Slate {
     for (const node of this.#circles) stale.add(node);
     this.#circles.clear();
     for (const node of stale) {
-      if (node.kind === 'line' && this.#nodes.get(node.line.id) !== node) stale.delete(node);
+      if (node.kind === 'line' && this.#index.nodes.get(node.line.id) !== node) stale.delete(node);
       else this.#link(node);
     }
     const changed = new Set<SlateNode>();
@@ -436,7 +328,7 @@ export class Slate {
     const names = chain.map((step) => (step.kind === 'line' ? `#${step.line.number}` : step.name)).join(' → ');
     this.#unlink(node);
     node.circle = makeIssue('line.circle', { start: 0, end: node.line.source.length }, { chain: names });
-    this.#columns.setProgram(node.slot, undefined);
+    this.#results.columns.setProgram(node.slot, undefined);
     this.#circles.add(node);
   }
 
@@ -455,33 +347,25 @@ export class Slate {
     const sources = new Set(node.kind === 'mark' ? node.assignments.slice(-1) : this.#sourcesOf(node));
     node.sources = [...sources];
     for (const source of sources) source.users.push(node);
-    this.#columns.setProgram(node.slot, this.#programOf(node));
+    this.#results.columns.setProgram(node.slot, this.#programOf(node));
   }
 
   #sourcesOf(node: LineNode): SlateNode[] {
     const { lines, runs, marks } = node.references;
     const sources: SlateNode[] = [];
     for (const number of lines) {
-      const source = this.#byNumber.get(number);
+      const source = this.#index.byNumber.get(number);
       if (source) sources.push(source);
     }
-    for (const [from, to] of runs) sources.push(...(this.#run(from, to) ?? []));
+    for (const [from, to] of runs) sources.push(...(this.#index.run(from, to) ?? []));
     for (const name of marks) {
       // A name that no line keeps yet has no node; `#usersOfMark` brings the line back when one does.
-      const mark = this.#marks.get(name);
+      const mark = this.#index.marks.get(name);
       if (mark) sources.push(mark);
     }
-    const previous = this.#previousAssignment(node);
+    const previous = this.#index.previousAssignment(node);
     if (previous) sources.push(previous);
     return sources;
-  }
-
-  /** The line whose value a posting adds to: the assignment of the same mark before it on the slate. */
-  #previousAssignment(node: LineNode): LineNode | undefined {
-    const assignment = node.parsed.entry?.assignment;
-    if (!assignment || assignment.operator === 'keep') return undefined;
-    const list = this.#assignmentsOf(assignment.name);
-    return list[list.indexOf(node) - 1];
   }
 
   /** The program of a node that can be worked out in the columns: any line but a posting, and a mark as what was kept last. */
@@ -492,57 +376,32 @@ export class Slate {
   }
 
   readonly #slots: SlotFinder = {
-    line: (number) => this.#byNumber.get(number)?.slot,
-    mark: (name) => this.#marks.get(name)?.slot,
+    line: (number) => this.#index.byNumber.get(number)?.slot,
+    mark: (name) => this.#index.marks.get(name)?.slot,
   };
 
   /** Works one node out again, in the columns where that will do. Tells whether its result came out otherwise. */
   readonly #rework = (node: SlateNode): boolean => {
-    const went = this.#columns.run(node.slot);
-    if (went === LEFT_TO_THE_TREE) return this.#setResult(node, this.#work(node));
+    const went = this.#results.columns.run(node.slot);
+    if (went === LEFT_TO_THE_TREE) return this.#results.set(node, this.#work(node));
     if (went === CHANGED) node.isMade = false;
     return went === CHANGED;
   };
 
-  /**
-   * Gives a node its result. One that comes to the same leaves the old object in place: whoever holds it sees that
-   * nothing changed. Tells whether it differed.
-   */
-  #setResult(node: SlateNode, result: LineResult): boolean {
-    const before = this.#resultOf(node);
-    if (result === before || sameResult(before, result)) return false;
-    node.result = result;
-    const { slot } = node;
-    const value = result.ok ? result.quantity?.value : undefined;
-    if (result.ok && value?.kind === 'rational' && typeof value.num === 'number' && typeof value.den === 'number')
-      this.#columns.put(slot, value.num, value.den, (result.quantity as Quantity).dimension);
-    else this.#columns.isSmall[slot] = 0;
-    return true;
-  }
-
-  #resultOf(node: SlateNode): LineResult {
-    if (node.isMade) return node.result;
-    const { num, den, dimension } = this.#columns;
-    const value = makeRational(num[node.slot] as number, den[node.slot] as number);
-    node.result = lineResult({ kind: 'quantity', quantity: { value, dimension: dimension[node.slot] as number } });
-    node.isMade = true;
-    return node.result;
-  }
-
   /** What an entry that uses the node is given of it. */
   #resolve(node: SlateNode): Resolved {
-    const result = this.#resultOf(node);
+    const result = this.#results.of(node);
     return result.ok && result.quantity !== undefined ? (result as Resolved) : FAILED;
   }
 
   #worked(node: LineNode): WorkedLine {
-    return { line: node.line, parsed: node.parsed, result: this.#resultOf(node) };
+    return { line: node.line, parsed: node.parsed, result: this.#results.of(node) };
   }
 
   #work(node: SlateNode): LineResult {
     if (node.kind === 'mark') {
       const last = node.assignments[node.assignments.length - 1];
-      return last === undefined ? NOT_YET : this.#resultOf(last);
+      return last === undefined ? NOT_YET : this.#results.of(last);
     }
     if (node.circle) return { ok: false, issue: node.circle };
     const entry = node.folded;
@@ -552,8 +411,8 @@ export class Slate {
     const outcome = result.value;
     if (entry.assignment === undefined || entry.assignment.operator === 'keep' || outcome.kind === 'answer')
       return lineResult(outcome);
-    const previous = this.#previousAssignment(node);
-    const before = previous && this.#resultOf(previous);
+    const previous = this.#index.previousAssignment(node);
+    const before = previous && this.#results.of(previous);
     if (before === undefined)
       return { ok: false, issue: makeIssue('name.unknown', entry.assignment, { name: entry.assignment.name }) };
     if (!before.ok || before.outcome.kind === 'answer')
@@ -574,17 +433,3 @@ export class Slate {
 }
 
 const NOT_YET_ISSUE = makeIssue('entry.empty', { start: 0, end: 0 }, {});
-
-function usersIn<K>(map: Map<K, Set<LineNode>>, key: K): Set<LineNode> {
-  let users = map.get(key);
-  if (!users) {
-    users = new Set();
-    map.set(key, users);
-  }
-  return users;
-}
-
-function compareNodes(a: LineNode, b: LineNode): number {
-  if (a.line.position !== b.line.position) return a.line.position < b.line.position ? -1 : 1;
-  return a.line.id < b.line.id ? -1 : a.line.id > b.line.id ? 1 : 0;
-}
