@@ -119,10 +119,10 @@ describe('the scale rule', () => {
     if ((await bench.page.$('[data-test=new-scale]')) !== null) await bench.click('[data-test=new-scale]');
     await bench.fill('.new [data-test=scale-paper] input', '0"');
     await bench.fill('.new [data-test=scale-site] input', `1'`);
-    await bench.page.waitForSelector('.new [data-test=scale-paper] .wrong');
-    expect(await bench.text('.new [data-test=scale-paper] .wrong')).toContain('has to be more than nothing');
+    await bench.page.waitForSelector('.new [data-test=scale-paper] .issue');
+    expect(await bench.text('.new [data-test=scale-paper] .issue')).toContain('has to be more than nothing');
     await bench.fill('.new [data-test=scale-paper] input', '1/8');
-    await bench.click('.new [data-test=scale-paper] [data-test=field-fix]');
+    await bench.click('.new [data-test=scale-paper] [data-test=fix]');
     await bench.fill('.new [data-test=scale-name]', 'Mended');
     await bench.click('.new [data-test=keep-scale]');
     await bench.page.waitForSelector('.held[data-scale=Mended]');

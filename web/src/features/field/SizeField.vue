@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** A field that takes any entry: a size, a sum, marks and lines. It says what that comes to, and mends it at a touch. */
 import { computed, useId } from 'vue';
-import { describeIssue, type Fix, type Issue } from '@sprell/core';
+import type { Issue } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
+import IssueText from './IssueText.vue';
 import { useSize } from './use-size.ts';
 
 const props = defineProps<{
@@ -17,10 +18,6 @@ const emit = defineEmits<{ enter: [] }>();
 const [inputId, saysId] = [useId(), useId()];
 const { reckoned } = useSize(text);
 const wrong = computed(() => reckoned.value?.issue ?? props.issue);
-const says = computed(() => (wrong.value === undefined ? undefined : describeIssue(wrong.value)));
-function mend(fix: Fix): void {
-  text.value = fix.entry;
-}
 </script>
 
 <template>
@@ -36,24 +33,12 @@ function mend(fix: Fix): void {
       enterkeyhint="done"
       maxlength="500"
       :placeholder
-      :aria-invalid="says !== undefined"
+      :aria-invalid="wrong !== undefined"
       :aria-describedby="saysId"
       @keydown.enter.prevent="emit('enter')"
     />
-    <p :id="saysId" class="says" :class="{ wrong: says !== undefined }">
-      <template v-if="says !== undefined">
-        {{ says }}
-        <button
-          v-for="fix in wrong?.fixes"
-          :key="fix.entry"
-          type="button"
-          class="fix"
-          data-test="field-fix"
-          @click="mend(fix)"
-        >
-          {{ fix.label }}
-        </button>
-      </template>
+    <p :id="saysId" class="says">
+      <IssueText v-if="wrong" :issue="wrong" @mend="(fix) => (text = fix.entry)" />
       <SizeText v-else-if="reckoned?.reading" :text="reckoned.reading.text" />
     </p>
   </div>
@@ -86,19 +71,5 @@ input[aria-invalid='true'] {
   margin: 0;
   min-height: 1.4em;
   font-weight: 600;
-}
-.wrong {
-  font-weight: 400;
-  color: var(--pencil);
-}
-.fix {
-  min-height: 40px;
-  margin: 2px 4px 2px 0;
-  padding: 0 10px;
-  border: 1px solid var(--ink);
-  border-radius: 3px;
-  background: var(--board);
-  color: var(--ink);
-  cursor: pointer;
 }
 </style>

@@ -2,11 +2,12 @@
 /** One mark: its value, how it came to it, and everything that can be done with it. */
 import { computed, ref, watch } from 'vue';
 import { Hand } from 'lucide-vue-next';
-import { describeIssue, nameIssue } from '@sprell/core';
+import { nameIssue } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
 import SizeField from '../field/SizeField.vue';
 import { useSize } from '../field/use-size.ts';
+import IssueText from '../field/IssueText.vue';
 import { useJobStore } from '../job/job.store.ts';
 import { useMarkStory, type MarkStory } from '../job/mark-story.ts';
 import LedgerRow from './LedgerRow.vue';
@@ -101,10 +102,7 @@ const usedBy = computed(() => props.story.users.map(({ number }) => `#${number}`
         <PlainButton leading type="submit" data-test="rename-now">Rename</PlainButton>
         <PlainButton @click="newName = undefined">Leave</PlainButton>
         <p v-if="nameProblem" class="problem" role="alert">
-          {{ describeIssue(nameProblem) }}
-          <PlainButton v-for="fix in nameProblem.fixes" :key="fix.entry" @click="newName = fix.entry">{{
-            fix.label
-          }}</PlainButton>
+          <IssueText :issue="nameProblem" @mend="(fix) => (newName = fix.entry)" />
         </p>
         <p v-else-if="usedBy" class="aside">{{ usedBy }} will say the new name.</p>
       </form>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** Keeps a result under a name: one touch asks, the next one names. A name that is there already is written over. */
 import { computed, nextTick, ref } from 'vue';
-import { describeIssue, freeNames, nameFromLabel, nameIssue } from '@sprell/core';
+import { freeNames, nameFromLabel, nameIssue } from '@sprell/core';
 import SizeText from '../../../ui/SizeText.vue';
+import IssueText from '../../field/IssueText.vue';
 import type { JobMark } from '../../job/job-marks.ts';
 import type { Amount } from './amount.ts';
 
@@ -87,17 +88,7 @@ function keep(chosen: string): void {
         maxlength="60"
       />
       <p v-if="issue" class="problem" role="alert">
-        {{ describeIssue(issue) }}
-        <button
-          v-for="fix in issue.fixes"
-          :key="fix.entry"
-          type="button"
-          class="button"
-          data-test="name-fix"
-          @click="typed = fix.entry"
-        >
-          {{ fix.label }}
-        </button>
+        <IssueText :issue @mend="(fix) => (typed = fix.entry)" />
       </p>
       <p v-else-if="old && amount" class="over" role="status">
         {{ old.name }} is <SizeText :text="old.reading" /> now.
@@ -156,10 +147,6 @@ function keep(chosen: string): void {
   grid-column: 1 / -1;
   margin: 0;
 }
-.problem {
-  color: var(--pencil);
-}
-.problem .button,
 .over .button {
   width: 100%;
   margin-top: 4px;

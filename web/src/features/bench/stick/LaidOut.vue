@@ -129,6 +129,7 @@ const bands = computed(() =>
   </section>
 </template>
 
+<style scoped src="./rod.css" />
 <style scoped>
 .laid-out {
   display: flex;
@@ -140,20 +141,8 @@ const bands = computed(() =>
 .whole {
   flex: none;
 }
-.body {
-  fill: var(--tape);
-  stroke: var(--ink);
-}
 .band {
   fill: var(--chalk);
-}
-.tick {
-  stroke: var(--ink);
-  stroke-width: 1.2;
-}
-.tick.lit {
-  stroke: var(--chalk);
-  stroke-width: 3;
 }
 .room {
   flex: 1;

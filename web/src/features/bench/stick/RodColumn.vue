@@ -42,26 +42,9 @@ const lines = computed(() => {
   </svg>
 </template>
 
+<style scoped src="./rod.css" />
 <style scoped>
 .rod {
   flex: none;
-}
-.body {
-  fill: var(--tape);
-  stroke: var(--ink);
-}
-.leader {
-  fill: none;
-  stroke: var(--faint);
-}
-.tick {
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-.lit {
-  stroke: var(--chalk);
-}
-.tick.lit {
-  stroke-width: 3;
 }
 </style>

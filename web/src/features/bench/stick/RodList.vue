@@ -101,14 +101,14 @@ defineExpose({ show });
         v-for="{ name, y, row } in leaders"
         :key="`to ${name}`"
         class="leader"
-        :class="{ held: name === inHand }"
+        :class="{ lit: name === inHand }"
         :d="`M${ROD} ${y.toFixed(1)}L${WIDTH - 8} ${row.toFixed(1)}H${WIDTH}`"
       />
       <line
         v-for="{ name, y } in ticks"
         :key="name"
         class="tick"
-        :class="{ held: name === inHand, used: used.has(name.toLowerCase()) }"
+        :class="{ lit: name === inHand || used.has(name.toLowerCase()) }"
         x1="1"
         :x2="ROD + 1"
         :y1="y"
@@ -132,6 +132,7 @@ defineExpose({ show });
   </div>
 </template>
 
+<style scoped src="./rod.css" />
 <style scoped>
 .rod-list {
   display: flex;
@@ -142,29 +143,8 @@ defineExpose({ show });
   touch-action: none;
   cursor: pointer;
 }
-.body {
-  fill: var(--tape);
-  stroke: var(--ink);
-}
 .stretch {
   fill: var(--chalk);
-}
-.tick {
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-.tick.used,
-.tick.held {
-  stroke: var(--chalk);
-  stroke-width: 3;
-}
-.leader {
-  fill: none;
-  stroke: var(--faint);
-}
-.leader.held {
-  stroke: var(--chalk);
-  stroke-width: 1.5;
 }
 .marks {
   flex: 1;

@@ -148,7 +148,7 @@ describe('keeping', () => {
     const field = stick.get<HTMLInputElement>('input');
     await field.setValue('top rail');
     expect(stick.get('[role=alert]').text()).toContain('letters, digits and _');
-    await stick.get('[data-test=name-fix]').trigger('click');
+    await stick.get('[data-test=fix]').trigger('click');
     expect(field.element.value).toBe('top_rail');
     await field.setValue('inch');
     await stick.get('form').trigger('submit');

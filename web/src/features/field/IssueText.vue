@@ -1,0 +1,42 @@
+<script setup lang="ts">
+/** What is wrong, in words, and what mends it at a touch. */
+import { describeIssue, type Fix, type Issue } from '@sprell/core';
+
+defineProps<{ issue: Issue }>();
+const emit = defineEmits<{ mend: [fix: Fix] }>();
+</script>
+
+<template>
+  <span class="issue">
+    {{ describeIssue(issue) }}
+    <button
+      v-for="fix in issue.fixes"
+      :key="fix.entry"
+      type="button"
+      class="fix"
+      data-test="fix"
+      @pointerdown.prevent
+      @click="emit('mend', fix)"
+    >
+      {{ fix.label }}
+    </button>
+  </span>
+</template>
+
+<style scoped>
+.issue {
+  color: var(--pencil);
+  font-weight: 400;
+}
+.fix {
+  min-height: var(--touch);
+  margin: 2px 4px 2px 0;
+  padding: 0 10px;
+  border: 1px solid var(--ink);
+  border-radius: 3px;
+  background: var(--board);
+  color: var(--ink);
+  font-weight: 600;
+  cursor: pointer;
+}
+</style>
