@@ -47,6 +47,15 @@ const PICTURES = [
   { name: 'bench-phone', ...PHONE, prepare: write(ENTRY) },
   { name: 'bench-phone-night', ...PHONE, look: 'night', prepare: writeAnew(20) },
   { name: 'bench-tablet', ...TABLET, prepare: write(ENTRY) },
+  {
+    name: 'bench-all-marks',
+    ...DESK,
+    prepare: async (page) => {
+      await page.click('[data-test=lay-out]');
+      await page.waitForSelector('[data-test=laid-out]');
+      await write('rail / 2')(page);
+    },
+  },
   { name: 'stick', ...DESK, prepare: screen('/stick') },
   {
     name: 'stick-print',

@@ -159,7 +159,9 @@ describe('the whole story stick', () => {
     ).toEqual([]);
     await bench.click('[data-mark=stud7]');
     await bench.says('[data-test=read-back]', 'stud7');
-    await bench.click('[data-test=lay-out]');
+    await page.keyboard.down('Alt');
+    await page.keyboard.press('KeyL');
+    await page.keyboard.up('Alt');
     await page.waitForSelector('[data-line]');
 
     await bench.click('[data-test=open-stick]');

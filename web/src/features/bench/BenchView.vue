@@ -192,6 +192,7 @@ const byKey = benchKeys({
   keep: () => void stick.value?.ask(),
   // As the buttons of the mark in hand do, which say so where the kinds do not add up.
   post: (operator) => stick.value?.post(operator),
+  layOut: () => (look.laidOut = !look.laidOut),
   isEmpty: () => entry.value === '',
 });
 

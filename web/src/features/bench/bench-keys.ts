@@ -5,6 +5,7 @@ export interface BenchActions {
   readonly repeat: () => void;
   readonly keep: () => void;
   readonly post: (operator: 'add' | 'subtract') => void;
+  readonly layOut: () => void;
   /** The bench's own entry is empty. */
   readonly isEmpty: () => boolean;
 }
@@ -27,11 +28,12 @@ export function benchKeys(actions: BenchActions): (event: KeyboardEvent) => void
 }
 
 /** By the letter where there is one, else by the place of the key: what it writes together with Alt differs. */
-function byAltKey(event: KeyboardEvent, { repeat, keep, post }: BenchActions): void {
+function byAltKey(event: KeyboardEvent, { repeat, keep, post, layOut }: BenchActions): void {
   const pressed = /^[a-z]$/i.test(event.key) ? `Key${event.key.toUpperCase()}` : event.code;
   const action = {
     KeyA: repeat,
     KeyK: keep,
+    KeyL: layOut,
     Equal: () => post('add'),
     NumpadAdd: () => post('add'),
     Minus: () => post('subtract'),

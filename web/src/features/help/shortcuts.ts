@@ -6,6 +6,7 @@ export const SHORTCUTS: readonly { readonly keys: string; readonly about: string
   { keys: '+ − × ÷ ^', about: 'in an empty entry: goes on from the last result' },
   { keys: 'Alt A', about: 'does the last step again on its result' },
   { keys: 'Alt K', about: 'keeps the result: the name is typed next' },
+  { keys: 'Alt L', about: 'lays every mark out in the place of the slate, and puts the slate back' },
   { keys: 'Alt +  Alt −', about: 'adds the result on to the mark in hand, or knocks it off' },
   {
     keys: 'Ctrl Z',
