@@ -30,6 +30,7 @@ const ELSEWHERE = [
   'scale.not_length',
   'scale.zero',
   'scale.kind',
+  'rod.too_long',
 ];
 
 describe('an entry that cannot be reckoned', () => {
