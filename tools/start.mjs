@@ -2,6 +2,7 @@
  * The start command. Everything it starts, it stops: the server first, so that what was accepted is finished, then the
  * database. Nothing it needs has to be installed by hand.
  */
+import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
@@ -16,7 +17,8 @@ const USAGE = `bin/start [--real] [--fresh]
   --real   for real use: no demo jobs, its own database
   --fresh  start over: throws the database away first
 PORT       port to serve on (4600 when it is free, otherwise the next)
-DATABASE_URL  uses a PostgreSQL server that is already there`;
+DATABASE_URL  uses a PostgreSQL server that is already there
+The README names the settings for real use: SPRELL_PUBLIC_URL, SPRELL_SMTP_URL and others.`;
 
 function readOptions(args) {
   const known = new Set(['--real', '--fresh', '--help']);
@@ -51,6 +53,12 @@ async function choosePort() {
   }
   for (let port = 4600; port < 4700; port += 1) if (await isFree(port)) return port;
   throw new Plain('No port from 4600 to 4699 is free; choose one with PORT=…');
+}
+
+/** What the cookies of sessions are signed with: made once, so that a new start signs nobody out. */
+function keptSecret(file) {
+  if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString('hex'), { mode: 0o600 });
+  return readFileSync(file, 'utf8');
 }
 
 async function openStore(options, folder) {
@@ -99,7 +107,12 @@ async function main() {
       await buildServer();
       await buildWeb();
       if (wanted) {
-        const server = await startServer({ databaseUrl: store.url, port: await choosePort(), demo: !options.real });
+        const server = await startServer({
+          databaseUrl: store.url,
+          port: await choosePort(),
+          demo: !options.real,
+          secret: keptSecret(join(data, `${kind}.secret`)),
+        });
         stops.unshift(() => server.stop());
         const address = `http://127.0.0.1:${server.port}/`;
         writeFileSync(lock, `${process.pid}\n${address}\n`);

@@ -2,6 +2,7 @@ import vue from '@vitejs/plugin-vue';
 import { ElementPlusResolver } from 'unplugin-vue-components/resolvers';
 import Components from 'unplugin-vue-components/vite';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
   plugins: [
@@ -11,6 +12,31 @@ export default defineConfig({
       dts: 'src/components.d.ts',
       // Style sheets of single components cannot be loaded where the tests run.
       resolvers: [ElementPlusResolver({ importStyle: process.env['VITEST'] ? false : 'css' })],
+    }),
+    VitePWA({
+      // A new Sprell comes with the next start, never under the hands of somebody who is writing.
+      registerType: 'prompt',
+      injectRegister: false,
+      manifest: {
+        name: 'Sprell',
+        short_name: 'Sprell',
+        description: 'Exact feet-inch and metric reckoning, on site',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#efe4cf',
+        theme_color: '#efe4cf',
+        icons: [
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,woff2,svg,png}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//, /^\/outbox/],
+        cleanupOutdatedCaches: true,
+      },
     }),
   ],
   server: { host: '127.0.0.1', proxy: { '/api': 'http://127.0.0.1:4600' } },

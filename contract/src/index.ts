@@ -15,4 +15,16 @@ export {
   type LineChange,
   type ScaleChange,
 } from './wire/change.ts';
-export { jobWire, listJobs, openJob, sendChanges, type JobSummary, type JobWire } from './endpoints/jobs.ts';
+export {
+  jobEvents,
+  jobSince,
+  jobWire,
+  listJobs,
+  openJob,
+  sendChanges,
+  type JobSummary,
+  type JobWire,
+  type Role,
+} from './endpoints/jobs.ts';
+export * from './endpoints/account.ts';
+export * from './endpoints/members.ts';

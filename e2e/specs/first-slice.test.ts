@@ -1,6 +1,6 @@
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { launchBrowser, openBench } from '../fixtures/browser.ts';
+import { DESKTOP, launchBrowser, openBench } from '../fixtures/browser.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -30,7 +30,7 @@ describe('a carpenter at the bench', () => {
     expect(await bench.result(number)).toBe('12′ 4 5⁄8″');
     await bench.kept();
 
-    const other = await openBench(browser);
+    const other = await openBench(browser, DESKTOP, bench);
     expect(await other.result(number)).toBe('12′ 4 5⁄8″');
     expect([...bench.errors, ...other.errors]).toEqual([]);
   });
@@ -109,7 +109,7 @@ describe('a carpenter at the bench', () => {
     );
     await bench.page.setOfflineMode(false);
     await bench.kept();
-    const other = await openBench(browser);
+    const other = await openBench(browser, DESKTOP, bench);
     expect(await other.lineNumbers()).toHaveLength(before.length + 1);
   });
 });

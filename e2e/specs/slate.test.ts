@@ -1,6 +1,6 @@
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { launchBrowser, openBench, type Bench } from '../fixtures/browser.ts';
+import { DESKTOP, launchBrowser, openBench, type Bench } from '../fixtures/browser.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -11,8 +11,8 @@ afterAll(async () => {
 });
 
 /** The porch, which no other test writes to. */
-async function thePorch(): Promise<Bench> {
-  const bench = await openBench(browser);
+async function thePorch(beside?: Bench): Promise<Bench> {
+  const bench = await openBench(browser, DESKTOP, beside);
   await bench.chooseJob('Chapel porch');
   return bench;
 }
@@ -141,7 +141,7 @@ describe('how it reads', () => {
     expect(await bench.result(other)).toBe('7′ 3⁄32″');
     await bench.clear();
     await bench.kept();
-    const elsewhere = await thePorch();
+    const elsewhere = await thePorch(bench);
     expect(await elsewhere.result(other)).toBe('7′ 3⁄32″');
   });
 
@@ -174,9 +174,11 @@ describe('a slate of thousands of lines', () => {
     const bench = await thePorch();
     const { jobId, ids } = await fillPorch(bench, 3000);
     await bench.goto();
-    expect(await bench.text('.count')).toMatch(/^30\d\d lines$/);
+    await bench.page.waitForFunction(() =>
+      /^\s*30\d\d lines\s*$/.test(document.querySelector('.count')?.textContent ?? ''),
+    );
     const foot = ids.length - 1;
-    const [headNumber, footNumber] = await numbersOf(jobId, [ids[0] as string, ids[foot] as string]);
+    const [headNumber, footNumber] = await numbersOf(bench, jobId, [ids[0] as string, ids[foot] as string]);
     // So long a slate is worked out behind the page.
     await bench.page.waitForSelector(`[data-line="${footNumber}"] [data-test=result]`);
     expect(await bench.page.$$eval('[data-line]', (rows) => rows.length)).toBeLessThan(60);
@@ -228,19 +230,12 @@ async function fillPorch(bench: Bench, count: number): Promise<{ jobId: string; 
     note: '',
   }));
   for (let at = 0; at < count; at += 200) {
-    const answer = await fetch(`${inject('address')}/api/jobs/${jobId}/changes`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ changes: changes.slice(at, at + 200) }),
-    });
-    expect(answer.status).toBe(200);
+    await bench.ask(`/api/jobs/${jobId}/changes`, { changes: changes.slice(at, at + 200) });
   }
   return { jobId, ids };
 }
 
-async function numbersOf(jobId: string, ids: readonly string[]): Promise<number[]> {
-  const job = (await (await fetch(`${inject('address')}/api/jobs/${jobId}`)).json()) as {
-    lines: { id: string; number: number }[];
-  };
+async function numbersOf(bench: Bench, jobId: string, ids: readonly string[]): Promise<number[]> {
+  const job = await bench.ask<{ lines: { id: string; number: number }[] }>(`/api/jobs/${jobId}`);
   return ids.map((id) => job.lines.find((line) => line.id === id)?.number ?? 0);
 }

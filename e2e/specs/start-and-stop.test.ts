@@ -35,8 +35,15 @@ function start(...args: string[]): Promise<Started> {
   });
 }
 
-const jobs = async (address: string) =>
-  (await (await fetch(`${address}api/jobs`)).json()) as { title: string; lines: number; id: string }[];
+/** A browser's cookie and where it comes from. */
+type Guest = Readonly<Record<string, string>>;
+async function aGuest(address: string): Promise<Guest> {
+  const headers = { 'Content-Type': 'application/json', Origin: new URL(address).origin };
+  const answer = await fetch(`${address}api/account/guest`, { method: 'POST', headers, body: '{}' });
+  return { ...headers, Cookie: answer.headers.get('set-cookie')?.split(';')[0] ?? '' };
+}
+const jobs = async (address: string, headers: Guest) =>
+  (await (await fetch(`${address}api/jobs`, { headers })).json()) as { title: string; lines: number; id: string }[];
 const answers = (address: string) =>
   fetch(address).then(
     () => true,
@@ -55,7 +62,8 @@ afterAll(async () => {
 describe('bin/start', () => {
   it('serves the demo, keeps what is written, recovers after kill -9, and stops all it started', async () => {
     const first = await start();
-    const [bandstand] = await jobs(first.address);
+    const guest = await aGuest(first.address);
+    const [bandstand] = await jobs(first.address, guest);
     expect(bandstand).toMatchObject({ title: 'Bandstand, Quill Park', lines: 46 });
     expect(await (await fetch(first.address)).text()).toContain('<div id="app">');
     await expect(start()).rejects.toThrow(/running already at http/);
@@ -71,7 +79,7 @@ describe('bin/start', () => {
     };
     const written = await fetch(`${first.address}api/jobs/${bandstand?.id}/changes`, {
       method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
+      headers: guest,
       body: JSON.stringify({ changes: [change] }),
     });
     expect(await written.json()).toMatchObject({ results: [{ status: 'applied' }] });
@@ -80,7 +88,9 @@ describe('bin/start', () => {
     await first.ended;
     const second = await start();
     expect(second.said()).toContain('still running');
-    expect((await jobs(second.address))[0]).toMatchObject({ lines: 47 });
+    // Known again after a start, wherever that listens.
+    const again = { ...guest, Origin: new URL(second.address).origin };
+    expect((await jobs(second.address, again))[0]).toMatchObject({ lines: 47 });
     second.child.kill('SIGTERM');
     expect(await second.ended).toBe(0);
     expect(second.said()).toContain('Stopped.');
@@ -90,9 +100,12 @@ describe('bin/start', () => {
 
   it('starts over with --fresh, and for real use with nothing of the demo', async () => {
     const fresh = await start('--fresh');
-    expect((await jobs(fresh.address))[0]).toMatchObject({ lines: 46 });
+    expect((await jobs(fresh.address, await aGuest(fresh.address)))[0]).toMatchObject({ lines: 46 });
     const real = await start('--real');
-    expect(await jobs(real.address)).toEqual([]);
+    expect(await jobs(real.address, await aGuest(real.address))).toEqual([]);
+    expect((await fetch(`${fresh.address}outbox`)).headers.get('content-type')).toContain('text/html');
+    expect(await (await fetch(`${fresh.address}outbox`)).text()).toContain('Mail that was not sent');
+    expect(await (await fetch(`${real.address}outbox`)).text()).not.toContain('Mail that was not sent');
     for (const { child, ended } of [fresh, real]) {
       child.kill('SIGINT');
       expect(await ended).toBe(0);

@@ -1,6 +1,6 @@
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { launchBrowser, openBench, PHONE, type Bench } from '../fixtures/browser.ts';
+import { DESKTOP, launchBrowser, openBench, PHONE } from '../fixtures/browser.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -10,24 +10,18 @@ afterAll(async () => {
   await browser.close();
 });
 
-/** Opens another job from the list in the head of the bench. */
-async function chooseJob(bench: Bench, title: string): Promise<void> {
-  const id = await bench.page.$eval(
-    '[data-test=job]',
-    (list, wanted) => [...(list as HTMLSelectElement).options].find(({ label }) => label === wanted)?.value ?? '',
-    title,
-  );
-  await bench.page.select('[data-test=job]', id);
-  await bench.page.waitForFunction(() => document.querySelector('[data-line="11"]') === null);
-}
-
 describe('two devices on one job', () => {
   it('that changed the same line apart see both versions, and the one that chooses keeps its own', async () => {
     const phone = await openBench(browser, PHONE);
-    const laptop = await openBench(browser);
+    const laptop = await openBench(browser, DESKTOP, phone);
+    await phone.page.setOfflineMode(true);
     await laptop.write(31, `rise of the steps: 1' 10"`);
     await laptop.kept();
     await phone.write(31, `rise of the steps: 1' 9"`);
+    await phone.page.setOfflineMode(false);
+    await phone.page.waitForSelector('.notice');
+    // Until somebody chooses, also after a reload.
+    await phone.page.reload();
     await phone.page.waitForSelector('.notice');
     expect(await phone.text('.notice p')).toContain(
       `Yours: rise of the steps: 1' 9" Now it says rise of the steps: 1' 10"`,
@@ -36,8 +30,8 @@ describe('two devices on one job', () => {
     await phone.page.click('.notice button');
     expect(await phone.result(31)).toBe('1′ 9″');
     await phone.kept();
-    await laptop.goto();
-    expect(await laptop.result(31)).toBe('1′ 9″');
+    await laptop.show(31);
+    await laptop.says('[data-line="31"] [data-test=result]', '1′ 9″');
     expect(await laptop.result(32)).toBe('7″');
     await phone.undo();
     await phone.kept();
@@ -45,7 +39,7 @@ describe('two devices on one job', () => {
 
   it('that add a line at once get numbers of their own, and what uses them follows', async () => {
     const one = await openBench(browser);
-    const other = await openBench(browser);
+    const other = await openBench(browser, DESKTOP, one);
     const last = (await one.lineNumbers()).at(-1) as number;
     await one.type(`3'`);
     await one.press('Enter');
@@ -67,10 +61,32 @@ describe('two devices on one job', () => {
   });
 });
 
+describe('a device that only looks on', () => {
+  it('sees what is done on the other come by itself, and keeps its own unfinished entry', async () => {
+    const phone = await openBench(browser, PHONE);
+    const laptop = await openBench(browser, DESKTOP, phone);
+    await laptop.type(`7' 3 1/2" +`);
+    await phone.type(`bench: 4' 9"`);
+    await phone.press('Enter');
+    await laptop.page.waitForSelector('[data-line="47"]');
+    expect(await laptop.result(47)).toBe('4′ 9″');
+    await phone.write(1, `across the flats: 28' 4"`);
+    await laptop.page.waitForFunction(
+      () => document.querySelector('[data-mark=rise] .size')?.textContent.replace(/\s+/g, ' ').trim() === '7′ 10″',
+    );
+    expect(await laptop.text('.hand [data-test=entry]')).toContain('+');
+    await phone.undo();
+    await laptop.page.waitForFunction(
+      () => document.querySelector('[data-mark=rise] .size')?.textContent.replace(/\s+/g, ' ').trim() === '7′ 4″',
+    );
+    expect([...phone.errors, ...laptop.errors]).toEqual([]);
+  });
+});
+
 describe('another job', () => {
   it('reads in its own units, and is the one that is open next time', async () => {
     const bench = await openBench(browser);
-    await chooseJob(bench, 'Allotment tool store');
+    await bench.chooseJob('Allotment tool store');
     expect(await bench.result(3)).toBe('3000 mm');
     await bench.type('#1 / 7');
     expect(await bench.reading()).toBe('343 mm');

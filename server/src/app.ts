@@ -4,23 +4,44 @@ import type { ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { constants } from 'node:zlib';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import type { Database } from './db/client.ts';
+import { openApi } from '@sprell/contract/openapi';
+import type { OpenDatabase } from './db/client.ts';
+import { accountRoutes } from './features/accounts/accounts.routes.ts';
+import { makeAccountsService } from './features/accounts/accounts.service.ts';
 import { makeChangesService } from './features/changes/changes.service.ts';
+import { loadDemo } from './features/demo/load-demo.ts';
+import { feedRoutes } from './features/feed/feed.routes.ts';
+import type { JobFeed } from './features/feed/job-feed.ts';
 import { jobRoutes } from './features/jobs/jobs.routes.ts';
 import { makeJobsService } from './features/jobs/jobs.service.ts';
-import { identifyCaller } from './http/caller.ts';
+import { MailStandIn, type Mailer } from './features/mail/mailer.ts';
+import { outboxPage } from './features/mail/outbox-page.ts';
+import { memberRoutes } from './features/members/members.routes.ts';
+import { makeMembersService } from './features/members/members.service.ts';
 import { errorHandler, requestId } from './http/error-handler.ts';
+import { limitGuesses, limitRequests, type Limits } from './http/limits.ts';
 import { ProblemError } from './http/problem-error.ts';
+import { sameOrigin } from './http/same-origin.ts';
+import { sessions } from './http/sessions.ts';
 
 export interface AppParts {
-  readonly db: Database;
+  readonly database: OpenDatabase;
+  readonly feed: JobFeed;
   readonly log: Logger;
-  readonly accountId: string;
+  /** Signs the cookies of sessions. */
+  readonly secret: string;
+  readonly mailer: Mailer;
+  /** Address of the page that sets a new password. */
+  readonly resetLink: (token: string) => string;
+  /** Every new guest gets the made-up jobs, and what the mail stand-in was given can be looked at. */
+  readonly demo: boolean;
   readonly webRoot: string | undefined;
+  readonly trustProxy: string;
+  readonly limits: Limits;
 }
 
 /** A batch of 200 long entries fits; anything larger is no batch. */
@@ -30,9 +51,12 @@ const BODY_LIMIT = '4mb';
 const BROTLI_QUALITY = 6;
 
 /** The whole application without a port, so that tests can call it. */
-export function createApp({ db, log, accountId, webRoot }: AppParts): Express {
+export function createApp(parts: AppParts): Express {
+  const { database, log, mailer, demo, webRoot } = parts;
+  const { db, pool } = database;
   const app = express();
   app.disable('x-powered-by');
+  app.set('trust proxy', parts.trustProxy);
   app.use(requestId);
   app.use((_request, response, next) => {
     response.locals['nonce'] = randomBytes(16).toString('base64');
@@ -42,6 +66,13 @@ export function createApp({ db, log, accountId, webRoot }: AppParts): Express {
   app.use(compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: BROTLI_QUALITY } } }));
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
+  });
+  app.get('/api/ready', async (_request, response) => {
+    await pool.query('select 1');
+    response.json({ ready: true });
+  });
+  app.get('/api/openapi.json', (_request, response) => {
+    response.json(openApi());
   });
   app.use(
     '/api',
@@ -54,15 +85,23 @@ export function createApp({ db, log, accountId, webRoot }: AppParts): Express {
       },
     }),
   );
+  app.use('/api', sameOrigin, sessions(pool, parts.secret), limitRequests(parts.limits.requestsAMinute));
   app.use('/api', express.json({ limit: BODY_LIMIT, strict: true }));
-  app.use(
-    '/api',
-    identifyCaller(() => Promise.resolve({ accountId })),
-  );
-  app.use(jobRoutes({ jobs: makeJobsService(db), changes: makeChangesService(db) }));
+  app.use('/api', (_request, response, next) => {
+    response.setHeader('Cache-Control', 'no-store');
+    next();
+  });
+  const guarded = limitGuesses(parts.limits.guessesAQuarterHour);
+  const accounts = makeAccountsService(db, mailer, demo ? loadDemo : () => Promise.resolve());
+  app.use(accountRoutes(accounts, { guarded, resetLink: parts.resetLink }));
+  app.use(memberRoutes(makeMembersService(db), { guarded }));
+  const jobs = makeJobsService(db);
+  app.use(feedRoutes({ feed: parts.feed, jobs }));
+  app.use(jobRoutes({ jobs, changes: makeChangesService(db) }));
   app.use('/api', () => {
     throw new ProblemError('route.not_found', 'There is nothing at this address.');
   });
+  if (demo && mailer instanceof MailStandIn) app.get('/outbox', outboxPage(mailer));
   if (webRoot !== undefined) serveWeb(app, webRoot);
   app.use(errorHandler(log));
   return app;
@@ -98,9 +137,12 @@ function serveWeb(app: Express, webRoot: string): void {
     '/assets',
     express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y', index: false, fallthrough: false }),
   );
-  app.use(express.static(webRoot, { index: false, maxAge: 0 }));
-  app.get('/{*path}', (_request, response) => {
+  const sendPage: RequestHandler = (_request, response) => {
     response.setHeader('Cache-Control', 'no-cache');
     response.type('html').send(page.replace(NONCE_PLACE, nonceOf(response)));
-  });
+  };
+  // By its own name too, which is how a browser keeps it for days without a signal.
+  app.get('/index.html', sendPage);
+  app.use(express.static(webRoot, { index: false, maxAge: 0 }));
+  app.get('/{*path}', sendPage);
 }

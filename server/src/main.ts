@@ -2,8 +2,11 @@ import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { migrateDatabase, openDatabase } from './db/client.ts';
-import { localAccount } from './features/accounts/local-account.ts';
-import { loadDemo } from './features/demo/load-demo.ts';
+import { JobFeed } from './features/feed/job-feed.ts';
+import { MailStandIn, smtpMailer } from './features/mail/mailer.ts';
+
+/** A crew may share one address; nobody mistypes more often than this. */
+const GUESSES_A_QUARTER_HOUR = 60;
 
 /** Reads the configuration, brings the database up to date, listens, and shuts down when told to. */
 async function main(): Promise<void> {
@@ -13,9 +16,22 @@ async function main(): Promise<void> {
   const database = openDatabase(config.databaseUrl, (error) =>
     log.error({ err: error }, 'An idle connection to the database failed'),
   );
-  const accountId = await localAccount(database.db);
-  if (config.demo) await loadDemo(database.db, accountId);
-  const app = createApp({ db: database.db, log, accountId, webRoot: config.webRoot });
+  const feed = new JobFeed(config.databaseUrl, log);
+  await feed.start();
+  const mailer = config.smtpUrl === undefined ? new MailStandIn() : smtpMailer(config.smtpUrl, config.mailFrom);
+  let publicUrl = config.publicUrl;
+  const app = createApp({
+    database,
+    feed,
+    log,
+    secret: config.secret,
+    mailer,
+    resetLink: (token) => `${publicUrl?.replace(/\/$/, '')}/new-password#${token}`,
+    demo: config.demo,
+    webRoot: config.webRoot,
+    trustProxy: config.trustProxy,
+    limits: { requestsAMinute: config.requestsAMinute, guessesAQuarterHour: GUESSES_A_QUARTER_HOUR },
+  });
   const server = app.listen(config.port, config.host, (error) => {
     if (error) {
       log.fatal({ err: error }, 'The port cannot be used');
@@ -23,11 +39,13 @@ async function main(): Promise<void> {
     }
     const address = server.address();
     const port = typeof address === 'object' && address ? address.port : config.port;
+    publicUrl ??= `http://127.0.0.1:${port}`;
     log.info({ port }, 'Listening');
     process.send?.({ listening: port });
   });
   const stop = () => {
-    // Requests that were accepted are answered; idle connections are closed at once.
+    // Requests that were accepted are answered; streams end, and idle connections are closed at once.
+    void feed.close();
     server.close(() => {
       void database.close().then(() => process.exit(0));
     });

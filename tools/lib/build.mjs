@@ -1,4 +1,5 @@
 /** Builds the web application and the server, each only when what it is made from changed. */
+import { randomBytes } from 'node:crypto';
 import { buildIfChanged } from './fingerprint.mjs';
 import { at } from './paths.mjs';
 import { run } from './processes.mjs';
@@ -27,12 +28,12 @@ export async function buildServer() {
   return buildIfChanged(at('dist', 'server.stamp'), [...SHARED, at('server', 'src')], SERVER_BUNDLE, async () => {
     console.log('Building the server …');
     const { bundleForNode } = await import('./bundle.mjs');
-    await bundleForNode(at('server', 'src', 'main.ts'), SERVER_BUNDLE, ['pg-native']);
+    await bundleForNode(at('server', 'src', 'main.ts'), SERVER_BUNDLE, ['pg-native', '@node-rs/argon2']);
   });
 }
 
 /** What the server process is told, besides its database and port. */
-export function serverEnvironment({ databaseUrl, port, demo, log }) {
+export function serverEnvironment({ databaseUrl, port, demo, log, secret = randomBytes(32).toString('hex') }) {
   return {
     ...process.env,
     NODE_ENV: 'production',
@@ -42,5 +43,6 @@ export function serverEnvironment({ databaseUrl, port, demo, log }) {
     SPRELL_MIGRATIONS: MIGRATIONS,
     SPRELL_DEMO: demo ? '1' : '0',
     SPRELL_LOG: log,
+    SPRELL_SECRET: process.env.SPRELL_SECRET ?? secret,
   };
 }

@@ -6,7 +6,16 @@ import { lineWire, revisionWire } from '../wire/line.ts';
 import { readingWire } from '../wire/reading.ts';
 import { scaleWire } from '../wire/scale.ts';
 
-export const jobSummaryWire = z.object({ id: z.uuid(), title: z.string(), revision: revisionWire, lines: z.int() });
+export const roleWire = z.enum(['own', 'edit', 'read']);
+export type Role = z.infer<typeof roleWire>;
+
+export const jobSummaryWire = z.object({
+  id: z.uuid(),
+  title: z.string(),
+  revision: revisionWire,
+  lines: z.int(),
+  role: roleWire,
+});
 export type JobSummary = z.infer<typeof jobSummaryWire>;
 
 export const jobWire = z.object({
@@ -14,6 +23,8 @@ export const jobWire = z.object({
   title: z.string(),
   reading: readingWire,
   revision: revisionWire,
+  /** What whoever asks may do with it. */
+  role: roleWire,
   nextNumber: z.int(),
   lines: z.array(lineWire),
   scales: z.array(scaleWire),
@@ -26,6 +37,7 @@ const nothing = z.undefined();
 /** The jobs of whoever asks. */
 export const listJobs = defineEndpoint({
   method: 'get',
+  access: 'account',
   path: '/api/jobs',
   params: z.object({}),
   body: nothing,
@@ -35,15 +47,37 @@ export const listJobs = defineEndpoint({
 /** One job with its lines and scales; deleted ones come marked, since entries may still name them. */
 export const openJob = defineEndpoint({
   method: 'get',
+  access: 'account',
   path: '/api/jobs/:jobId',
   params: jobParams,
   body: nothing,
   response: jobWire,
 });
 
+/** What changed in a job after a revision: its lines and scales alone. */
+export const jobSince = defineEndpoint({
+  method: 'get',
+  access: 'account',
+  path: '/api/jobs/:jobId/since/:revision',
+  params: z.object({ jobId: z.uuid(), revision: z.coerce.number().pipe(revisionWire) }),
+  body: nothing,
+  response: jobWire,
+});
+
+/** The stream of a job's revisions, as server-sent events: each says that there is more to read up to it. */
+export const jobEvents = defineEndpoint({
+  method: 'get',
+  access: 'account',
+  path: '/api/jobs/:jobId/events',
+  params: jobParams,
+  body: nothing,
+  response: z.object({ revision: revisionWire }),
+});
+
 /** The one way to write: a batch of changes, applied in order in one transaction, each at most once however often it is sent. */
 export const sendChanges = defineEndpoint({
   method: 'post',
+  access: 'account',
   path: '/api/jobs/:jobId/changes',
   params: jobParams,
   body: z.strictObject({ changes: z.array(changeWire).min(1).max(BATCH_LIMIT) }),

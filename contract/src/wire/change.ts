@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { positionWire } from './position.ts';
 import { readingWire } from './reading.ts';
 import { scaleContent, scaleWire } from './scale.ts';
-import { labelWire, lineKindWire, lineWire, noteWire, revisionWire, sourceWire } from './line.ts';
+import { isOneLine, labelWire, lineKindWire, lineWire, noteWire, revisionWire, sourceWire } from './line.ts';
 
 /** Every change and everything made has a client-made id, UUID version 7: it can be made with no signal and sent twice. */
 const idWire = z.uuidv7();
@@ -12,6 +12,8 @@ const idWire = z.uuidv7();
  * one's own that it follows.
  */
 const baseWire = z.union([revisionWire, idWire]);
+
+export const titleWire = z.string().trim().min(1).max(120).refine(isOneLine, 'Control characters are not text.');
 
 /** What a line says. All of it is sent: a change replaces, and never depends on what the server holds. */
 const lineContent = { position: positionWire, source: sourceWire, label: labelWire.nullable(), note: noteWire };
@@ -49,6 +51,8 @@ export const changeWire = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ id: idWire, kind: z.literal('scale.delete'), scaleId: idWire, base: baseWire }),
   z.strictObject({ id: idWire, kind: z.literal('scale.restore'), scaleId: idWire, base: baseWire }),
+  /** The job itself, as the first change that is made to it. */
+  z.strictObject({ id: idWire, kind: z.literal('job.add'), title: titleWire, reading: readingWire }),
   /** How the job reads from now on. It changes no value, so it has no base: the later choice holds. */
   z.strictObject({ id: idWire, kind: z.literal('job.reading'), reading: readingWire }),
 ]);

@@ -5,7 +5,7 @@ import * as schema from './schema.ts';
 
 export type Database = NodePgDatabase<typeof schema>;
 /** A database or a transaction on it. */
-export type Executor = Pick<Database, 'select' | 'insert' | 'update' | 'execute'>;
+export type Executor = Pick<Database, 'select' | 'insert' | 'update' | 'delete' | 'execute'>;
 
 export interface OpenDatabase {
   readonly db: Database;

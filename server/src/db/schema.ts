@@ -5,6 +5,7 @@ import {
   foreignKey,
   index,
   integer,
+  json,
   pgEnum,
   pgTable,
   primaryKey,
@@ -12,6 +13,7 @@ import {
   timestamp,
   unique,
   uuid,
+  varchar,
 } from 'drizzle-orm/pg-core';
 
 const createdAt = timestamp('created_at', { withTimezone: true }).notNull().defaultNow();
@@ -20,9 +22,46 @@ const deletedAt = timestamp('deleted_at', { withTimezone: true });
 const revision = bigint('revision', { mode: 'number' }).notNull();
 
 /** Whoever makes things: every job belongs to one. */
-export const account = pgTable('account', {
-  id: uuid('id').primaryKey(),
-  createdAt,
+export const account = pgTable(
+  'account',
+  {
+    id: uuid('id').primaryKey(),
+    /** In lower case; null while the account is a guest's. */
+    email: text('email').unique('account_email'),
+    /** Argon2id, in its own notation. */
+    passwordHash: text('password_hash'),
+    /** SHA-256 of what brings a guest's browser back into its account; null where that is of no use any more. */
+    guestKeyHash: text('guest_key_hash').unique('account_guest_key'),
+    createdAt,
+  },
+  (table) => [check('account_claimed', sql`(${table.email} is null) = (${table.passwordHash} is null)`)],
+);
+
+/** Sessions, as connect-pg-simple keeps them; whose they are stands in `sess`. */
+export const session = pgTable(
+  'session',
+  {
+    sid: varchar('sid').primaryKey(),
+    sess: json('sess').notNull(),
+    expire: timestamp('expire', { precision: 6 }).notNull(),
+  },
+  (table) => [
+    index('session_expire').on(table.expire),
+    index('session_account').on(sql`((${table.sess} ->> 'accountId'))`),
+  ],
+);
+
+export const oneTimePurpose = pgEnum('one_time_purpose', ['device', 'reset']);
+
+/** Something secret that is good for one use: only its hash is kept. */
+export const oneTimeCode = pgTable('one_time_code', {
+  /** SHA-256. */
+  hash: text('hash').primaryKey(),
+  purpose: oneTimePurpose('purpose').notNull(),
+  accountId: uuid('account_id')
+    .notNull()
+    .references(() => account.id),
+  expiresAt: timestamp('expires_at', { withTimezone: true }).notNull(),
 });
 
 export const lengthStyle = pgEnum('length_style', ['ft-in', 'in', 'ft', 'in-dec', 'yd', 'm', 'cm', 'mm']);
@@ -57,6 +96,38 @@ export const job = pgTable(
     check('job_finest', sql`${table.finest} between 1 and 128`),
     check('job_metric_step', sql`${table.metricStep} ~ '^[0-9]+(/[0-9]+)?$'`),
   ],
+);
+
+export const memberRole = pgEnum('member_role', ['read', 'edit']);
+
+/** Who may see a job besides its owner. */
+export const jobMember = pgTable(
+  'job_member',
+  {
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => job.id),
+    accountId: uuid('account_id')
+      .notNull()
+      .references(() => account.id),
+    role: memberRole('role').notNull(),
+    createdAt,
+  },
+  (table) => [primaryKey({ columns: [table.jobId, table.accountId] }), index('member_account').on(table.accountId)],
+);
+
+/** A link into a job: only the hash of its token is kept. */
+export const invitation = pgTable(
+  'invitation',
+  {
+    hash: text('hash').primaryKey(),
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => job.id),
+    role: memberRole('role').notNull(),
+    expiresAt: timestamp('expires_at', { withTimezone: true }).notNull(),
+  },
+  (table) => [index('invitation_job').on(table.jobId)],
 );
 
 export const lineKind = pgEnum('line_kind', ['worked', 'heading', 'note']);
@@ -125,6 +196,7 @@ export const changeKind = pgEnum('change_kind', [
   'scale.edit',
   'scale.delete',
   'scale.restore',
+  'job.add',
 ]);
 
 /** Every change that was applied, so that one sent again is known. */

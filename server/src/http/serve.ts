@@ -4,9 +4,10 @@ import type { z } from 'zod';
 import { callerOf, type Caller } from './caller.ts';
 import { ProblemError } from './problem-error.ts';
 
-interface Asked<Params, Body> {
+interface Asked<Params, Body, Access> {
   readonly params: Params;
   readonly body: Body;
+  readonly accountId: Access extends 'anyone' ? string | undefined : string;
   readonly caller: Caller;
 }
 
@@ -14,15 +15,25 @@ interface Asked<Params, Body> {
  * Mounts an endpoint: checks what came in against its schemas, hands the handler typed values, sends what it returns.
  * A handler throws `ProblemError` for a refusal; Express passes it on to the error handler.
  */
-export function serve<Params extends z.ZodType, Body extends z.ZodType, Response extends z.ZodType>(
+export function serve<
+  Params extends z.ZodType,
+  Body extends z.ZodType,
+  Response extends z.ZodType,
+  Access extends 'account' | 'anyone',
+>(
   router: Router,
-  endpoint: Endpoint<Params, Body, Response>,
-  handler: (asked: Asked<z.output<Params>, z.output<Body>>) => Promise<z.input<Response>>,
+  endpoint: Endpoint<Params, Body, Response, Access>,
+  handler: (asked: Asked<z.output<Params>, z.output<Body>, Access>) => Promise<z.input<Response>>,
 ): void {
   router[endpoint.method](endpoint.path, async (request, response) => {
+    const caller = callerOf(request);
+    const { accountId } = caller;
+    if (accountId === undefined && endpoint.access !== 'anyone')
+      throw new ProblemError('account.needed', 'Nobody is signed in here.');
     const params = checked(endpoint.params, request.params, 'params');
     const body = checked(endpoint.body, bodyOf(request), 'body');
-    response.json(await handler({ params, body, caller: callerOf(response) }));
+    const asked = { params, body, accountId, caller } as Asked<z.output<Params>, z.output<Body>, Access>;
+    response.json(await handler(asked));
   });
 }
 

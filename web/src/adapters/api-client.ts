@@ -9,7 +9,7 @@ export async function call<Params extends z.ZodType, Body extends z.ZodType, Res
   body?: z.input<Body>,
 ): Promise<z.output<Response>> {
   const path = endpoint.path.replace(/:(\w+)/g, (_, name: string) =>
-    encodeURIComponent((params as Record<string, string>)[name] as string),
+    encodeURIComponent(String((params as Record<string, unknown>)[name])),
   );
   const answer = await fetch(path, {
     method: endpoint.method.toUpperCase(),

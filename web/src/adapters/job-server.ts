@@ -2,9 +2,77 @@
  * The server's jobs. The schemas that every answer is checked with are a tenth of the application, and nothing on the
  * first screen waits for them: whoever calls, loads this file when it is due (`jobServer`).
  */
-import { listJobs, openJob, sendChanges, type Change } from '@sprell/contract';
+import { beGuest, jobEvents, jobSince, listJobs, openJob, sendChanges, type Change } from '@sprell/contract';
 import { call } from './api-client.ts';
+import { localStore } from './local/local-store-loader.ts';
+import { remember, remembered } from './local-memory.ts';
+import { RequestFailure } from './request-failure.ts';
 
-export const list = () => call(listJobs, {});
-export const open = (jobId: string) => call(openJob, { jobId });
-export const send = (jobId: string, changes: Change[]) => call(sendChanges, { jobId }, { changes });
+export const list = () => asSomebody(() => call(listJobs, {}));
+export const open = (jobId: string) => asSomebody(() => call(openJob, { jobId }));
+export const since = (jobId: string, revision: number) => asSomebody(() => call(jobSince, { jobId, revision }));
+
+const LISTEN_AGAIN_AFTER = 5000;
+
+/**
+ * Listens to what happens to a job elsewhere, and listens again where the stream was lost or not to be had.
+ * @returns how to stop
+ */
+export function listen(jobId: string, changed: (revision: number) => void): () => void {
+  let stream: EventSource;
+  let again: ReturnType<typeof setTimeout> | undefined;
+  const begin = () => {
+    stream = new EventSource(jobEvents.path.replace(':jobId', jobId));
+    stream.addEventListener('message', ({ data }: MessageEvent<string>) => {
+      const told = jobEvents.response.safeParse(JSON.parse(data));
+      if (told.success) changed(told.data.revision);
+    });
+    // The browser tries a lost stream again by itself, but not one that was refused.
+    stream.addEventListener('error', () => {
+      if (stream.readyState === EventSource.CLOSED) again = setTimeout(begin, LISTEN_AGAIN_AFTER);
+    });
+  };
+  begin();
+  return () => {
+    clearTimeout(again);
+    stream.close();
+  };
+}
+export const send = (jobId: string, changes: Change[]) => asSomebody(() => call(sendChanges, { jobId }, { changes }));
+
+const LOCK = 'sprell.guest';
+const GUEST = 'guest';
+
+/**
+ * A browser that was nobody so far becomes a guest with an account of its own. One that had an account is not given
+ * another: what it holds belongs to that one. A guest whose cookie was lost, as when the browser is killed, comes back by
+ * its key; anybody else waits until somebody signs in.
+ */
+async function asSomebody<T>(ask: () => Promise<T>): Promise<T> {
+  if (remembered('account') === undefined) await becomeGuest();
+  try {
+    return await ask();
+  } catch (error) {
+    const isNobody = error instanceof RequestFailure && error.code === 'account.needed';
+    if (!isNobody || (await guestKey()) === undefined) throw error;
+    await becomeGuest();
+    return ask();
+  }
+}
+
+async function guestKey(): Promise<string | undefined> {
+  return (await (await localStore()).note(GUEST)) as string | undefined;
+}
+
+/** One tab at a time: the second finds the account that the first was given. */
+function becomeGuest(): Promise<void> {
+  const become = async () => {
+    const known = await guestKey();
+    const { id, key } = await call(beGuest, {}, known === undefined ? {} : { key: known });
+    // On the disk before anything is made that only this key could reach.
+    if (key !== null) await (await localStore()).setNote(GUEST, key);
+    remember('account', id);
+  };
+  const { locks } = navigator as { locks?: LockManager };
+  return locks ? locks.request(LOCK, become) : become();
+}

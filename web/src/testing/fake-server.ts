@@ -1,10 +1,33 @@
-import type { Change, ChangeResult, JobWire, LineChange, LineWire, ScaleChange, ScaleWire } from '@sprell/contract';
+import { useLocalStore } from '../adapters/local/local-store-loader.ts';
+import { MemoryStore } from '../adapters/local/memory-store.ts';
+import {
+  PROBLEMS,
+  type Change,
+  type ChangeResult,
+  type JobWire,
+  type LineChange,
+  type LineWire,
+  type ScaleChange,
+  type ScaleWire,
+  type ProblemCode,
+} from '@sprell/contract';
 
 export const JOB_ID = '01900000-0000-7000-8000-0000000000aa';
+export const OTHER_ID = '01900000-0000-7000-8000-0000000000bb';
+
+/** This device's jobs as new. */
+export function newDevice(): void {
+  useLocalStore(new MemoryStore());
+}
 
 /** A server that holds one job and answers as the real one does, or is away, or has another device's word on a line. */
 export class FakeServer {
   away = false;
+  /** Ids of the jobs that it lists; what stands in them is the same for all. */
+  jobs: readonly string[] = [JOB_ID];
+  /** What it answers changes with, instead of taking them. */
+  refuses: ProblemCode | undefined;
+  guests = 0;
   readonly sent: Change[] = [];
   answer: (change: LineChange) => ChangeResult = (change) => ({
     id: change.id,
@@ -62,7 +85,7 @@ export class FakeServer {
 
   #settle(change: Change): ChangeResult {
     if ('scaleId' in change) return this.#applyToScale(change);
-    if (change.kind !== 'job.reading') {
+    if ('lineId' in change) {
       const line = this.lines.get(change.lineId);
       // As the real one: a change made on another state of the line than the one it has is no change.
       if ('base' in change && line && this.#revisionOf(change.base) !== line.revision)
@@ -71,12 +94,20 @@ export class FakeServer {
       if (answer.status === 'applied') this.#done.set(change.id, answer.line.revision);
       return answer;
     }
-    this.reading = change.reading;
+    if (change.kind === 'job.reading') this.reading = change.reading;
     return { id: change.id, status: 'reads', reading: change.reading };
   }
 
   readonly fetch = (path: string, init: { body?: string }): Promise<Response> => {
     if (this.away) return Promise.reject(new TypeError('no network'));
+    if (path === '/api/account/guest') {
+      this.guests += 1;
+      return Promise.resolve(Response.json({ id: JOB_ID, email: null, key: null }));
+    }
+    if (path.endsWith('/changes') && this.refuses !== undefined) {
+      const problem = { code: this.refuses, message: 'There is no such job.', requestId: 'r' };
+      return Promise.resolve(Response.json(problem, { status: PROBLEMS[this.refuses] }));
+    }
     if (path.endsWith('/changes')) {
       const { changes } = JSON.parse(init.body ?? '') as { changes: Change[] };
       this.sent.push(...changes);
@@ -85,16 +116,21 @@ export class FakeServer {
       );
     }
     const job: JobWire = {
-      id: JOB_ID,
+      id: path.slice('/api/jobs/'.length) || JOB_ID,
       title: 'Porch',
       revision: this.#revision,
+      role: 'own',
       nextNumber: this.lines.size + 1,
       reading: this.reading,
       lines: [...this.lines.values()],
       scales: [...this.scales.values()],
     };
     return Promise.resolve(
-      Response.json(path === '/api/jobs' ? [{ id: JOB_ID, title: 'Porch', revision: 0, lines: 0 }] : job),
+      Response.json(
+        path === '/api/jobs'
+          ? this.jobs.map((id) => ({ id, title: 'Porch', revision: this.#revision, lines: 0, role: 'own' }))
+          : job,
+      ),
     );
   };
 }

@@ -2,7 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import type { Change, ReadingWire } from '@sprell/contract';
 import type { Executor } from '../../db/client.ts';
 import { change, job, line, scale } from '../../db/schema.ts';
-import type { JobRow, LineRow, ScaleRow } from '../jobs/jobs.repository.ts';
+import { readingColumns, type JobRow, type LineRow, type ScaleRow } from '../jobs/jobs.repository.ts';
 
 export async function findChange(db: Executor, accountId: string, id: string) {
   const [found] = await db
@@ -90,12 +90,7 @@ export async function updateScale(
 
 /** How the job reads from now on. */
 export async function saveReading(db: Executor, jobId: string, reading: ReadingWire): Promise<JobRow> {
-  const { length, ...rest } = reading;
-  const [saved] = await db
-    .update(job)
-    .set({ lengthStyle: length, ...rest })
-    .where(eq(job.id, jobId))
-    .returning();
+  const [saved] = await db.update(job).set(readingColumns(reading)).where(eq(job.id, jobId)).returning();
   return saved as JobRow;
 }
 

@@ -1,10 +1,14 @@
 import { createHash } from 'node:crypto';
 import type { Change, ChangeResult, LineChange, ScaleChange } from '@sprell/contract';
 import type { Database, Executor } from '../../db/client.ts';
+import { ProblemError } from '../../http/problem-error.ts';
+import { tell } from '../feed/tell.ts';
 import {
   findJob,
+  insertJob,
   lineToWire,
   lockJob,
+  readingColumns,
   readingToWire,
   scaleToWire,
   type JobRow,
@@ -29,7 +33,8 @@ export interface ChangesService {
   /**
    * Applies a batch in order, in one transaction under the job's row lock. Each change is done at most once, however
    * often it is sent; one that cannot be done is answered as a conflict or a refusal and leaves the others standing.
-   * @throws {ProblemError} job.not_found
+   * A batch that begins with the job itself makes it.
+   * @throws {ProblemError} job.not_found; job.read_only
    */
   apply(
     accountId: string,
@@ -48,13 +53,25 @@ export function makeChangesService(db: Database): ChangesService {
   return {
     apply: (accountId, jobId, changes) =>
       db.transaction(async (tx) => {
+        const [first] = changes;
+        if (first?.kind === 'job.add')
+          await insertJob(tx, {
+            id: jobId,
+            ownerId: accountId,
+            title: first.title,
+            revision: 0,
+            ...readingColumns(first.reading),
+          });
         const job = await lockJob(tx, accountId, jobId);
         if (!job) throw noSuchJob();
+        if (job.role === 'read') throw new ProblemError('job.read_only', 'This job is yours to read, not to change.');
         const counters: Counters = { revision: job.revision, nextNumber: job.nextNumber };
         const results: ChangeResult[] = [];
         for (const change of changes) results.push(await applyOnce(tx, accountId, job, counters, change));
-        if (counters.revision !== job.revision)
+        if (counters.revision !== job.revision) {
           await saveJobCounters(tx, jobId, counters.revision, counters.nextNumber);
+          await tell(tx, { kind: 'changed', jobId, revision: counters.revision });
+        }
         return { revision: counters.revision, results };
       }),
   };
@@ -93,6 +110,7 @@ function applyNew(
   change: Change,
 ): Promise<ChangeResult> {
   if (change.kind === 'job.reading') return setReading(tx, job, counters, change);
+  if (change.kind === 'job.add') return answerJob(job, counters, change.id);
   return 'scaleId' in change
     ? applyToScale(tx, accountId, job, counters, change)
     : apply(tx, accountId, job, counters, change);
@@ -112,6 +130,12 @@ async function asItStands(
     return { id, status: 'reads', reading: readingToWire((await findJob(tx, accountId, job.id)) ?? job) };
   const line = await findLine(tx, job.id, lineId);
   return line ? { id, status: 'applied', line: lineToWire(line) } : { id, status: 'refused', code: 'change.id_reused' };
+}
+
+/** It was made with the batch, or stood already: either way it reads as it does. */
+function answerJob(job: JobRow, counters: Counters, id: string): Promise<ChangeResult> {
+  counters.revision += 1;
+  return Promise.resolve({ id, status: 'reads', reading: readingToWire(job) });
 }
 
 async function setReading(

@@ -1,20 +1,21 @@
 import type { Change, ChangeResult } from '@sprell/contract';
-import request from 'supertest';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { account, job, line, scale } from '../../db/schema.ts';
-import { startTestApp, type TestApp } from '../../testing/test-app.ts';
+import { startTestApp, type Guest, type TestApp } from '../../testing/test-app.ts';
 
 let test: TestApp;
+let me: Guest;
 let jobId: string;
 
 beforeAll(async () => {
   test = await startTestApp();
+  me = await test.guest();
 });
 afterAll(() => test.close());
 beforeEach(async () => {
   jobId = uuidv7();
-  await test.database.db.insert(job).values({ id: jobId, ownerId: test.accountId, title: 'Shed', revision: 0 });
+  await test.database.db.insert(job).values({ id: jobId, ownerId: me.accountId, title: 'Shed', revision: 0 });
 });
 
 type Add = Extract<Change, { kind: 'line.add' }>;
@@ -50,12 +51,12 @@ const SCALE = { kind: 'sizes' as const, paper: '1/4"', site: `1'`, name: 'Old dr
 const aScale = (scaleId = uuidv7()) => ({ id: uuidv7(), kind: 'scale.add' as const, scaleId, scale: SCALE });
 
 async function send(changes: readonly Change[], to = jobId) {
-  const answer = await request(test.app).post(`/api/jobs/${to}/changes`).send({ changes });
+  const answer = await me.browser.post(`/api/jobs/${to}/changes`).send({ changes });
   return { status: answer.status, body: answer.body as { revision: number; results: ChangeResult[]; code?: string } };
 }
 
 async function stored() {
-  const answer = await request(test.app).get(`/api/jobs/${jobId}`);
+  const answer = await me.browser.get(`/api/jobs/${jobId}`);
   return answer.body as {
     revision: number;
     nextNumber: number;
@@ -252,9 +253,7 @@ describe('bad input', () => {
   ];
 
   it.each(bad)('%s is answered with its code and stores nothing', async (_, body, code) => {
-    const answer = await request(test.app)
-      .post(`/api/jobs/${jobId}/changes`)
-      .send(body as object);
+    const answer = await me.browser.post(`/api/jobs/${jobId}/changes`).send(body as object);
     expect(answer.status).toBe(400);
     expect(answer.body).toMatchObject({ code });
     expect(JSON.stringify(answer.body)).not.toMatch(/select|insert|\.ts:|node_modules/i);
@@ -262,7 +261,7 @@ describe('bad input', () => {
   });
 
   it('that is no JSON, or too much of it, has a code of its own', async () => {
-    const post = () => request(test.app).post(`/api/jobs/${jobId}/changes`).set('Content-Type', 'application/json');
+    const post = () => me.browser.post(`/api/jobs/${jobId}/changes`).set('Content-Type', 'application/json');
     expect((await post().send('{"changes": [')).body).toMatchObject({ code: 'request.not_json' });
     const large = await post().send(`{"changes": ["${'x'.repeat(5_000_000)}"]}`);
     expect(large.status).toBe(413);
@@ -270,8 +269,8 @@ describe('bad input', () => {
   });
 
   it('in the address is answered too', async () => {
-    expect((await request(test.app).get('/api/jobs/not-an-id')).status).toBe(400);
-    expect((await request(test.app).get('/api/nowhere')).body).toMatchObject({ code: 'route.not_found' });
-    expect((await request(test.app).get('/api/jobs/%E0%A4%A')).status).toBe(400);
+    expect((await me.browser.get('/api/jobs/not-an-id')).status).toBe(400);
+    expect((await me.browser.get('/api/nowhere')).body).toMatchObject({ code: 'route.not_found' });
+    expect((await me.browser.get('/api/jobs/%E0%A4%A')).status).toBe(400);
   });
 });

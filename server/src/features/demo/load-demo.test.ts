@@ -1,14 +1,13 @@
 import { DEFAULT_STYLE, fromStored, readScale, Session, Slate, type ScaleDefinition } from '@sprell/core';
-import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { startTestApp, type TestApp } from '../../testing/test-app.ts';
+import { startTestApp, type Guest, type TestApp } from '../../testing/test-app.ts';
 import { DEMO_JOBS } from './demo-jobs.ts';
-import { loadDemo } from './load-demo.ts';
 
 let test: TestApp;
+let me: Guest;
 beforeAll(async () => {
-  test = await startTestApp();
-  await loadDemo(test.database.db, test.accountId);
+  test = await startTestApp({ demo: true });
+  me = await test.guest();
 });
 afterAll(() => test.close());
 
@@ -31,11 +30,11 @@ describe('the demo', () => {
   });
 
   it('is stored with references by id, and reads the same from there', async () => {
-    const { body: jobs } = await request(test.app).get('/api/jobs');
+    const { body: jobs } = await me.browser.get('/api/jobs');
     const [bandstand] = jobs as { id: string; title: string; lines: number }[];
     const headings = Object.values(DEMO_JOBS[0]?.headings ?? {});
     expect(bandstand).toMatchObject({ title: 'Bandstand, Quill Park', lines: DEMO_JOBS[0]?.lines.length });
-    const { body } = await request(test.app).get(`/api/jobs/${bandstand?.id}`);
+    const { body } = await me.browser.get(`/api/jobs/${bandstand?.id}`);
     const { lines: all, scales } = body as { lines: Line[]; scales: ScaleDefinition[] };
     expect(scales).toHaveLength(3);
     for (const scale of scales) expect(readScale(scale).ok).toBe(true);
@@ -50,9 +49,12 @@ describe('the demo', () => {
     expect(slate.marks().length).toBeGreaterThanOrEqual(12);
   });
 
-  it('is loaded into a new database only', async () => {
-    await loadDemo(test.database.db, test.accountId);
-    const { body } = await request(test.app).get('/api/jobs');
-    expect(body).toHaveLength(DEMO_JOBS.length);
+  it('is given to every guest as its own', async () => {
+    const other = await test.guest();
+    const titles = async ({ browser }: Guest) =>
+      ((await browser.get('/api/jobs')).body as { id: string; title: string }[]).map(({ id }) => id);
+    const [mine, theirs] = [await titles(me), await titles(other)];
+    expect([mine, theirs].map(({ length }) => length)).toEqual([DEMO_JOBS.length, DEMO_JOBS.length]);
+    expect(mine.filter((id) => theirs.includes(id))).toEqual([]);
   });
 });

@@ -1,18 +1,13 @@
 import { toStored } from '@sprell/core';
 import { positionsBetween } from '@sprell/contract';
-import { count } from 'drizzle-orm';
 import { v7 as uuidv7 } from 'uuid';
-import type { Database, Executor } from '../../db/client.ts';
+import type { Executor } from '../../db/client.ts';
 import { job, line, scale } from '../../db/schema.ts';
 import { DEMO_JOBS, type DemoJob } from './demo-jobs.ts';
 
-/** Fills a new database with the made-up jobs; one that holds any job is left as it is. */
-export async function loadDemo(db: Database, accountId: string): Promise<void> {
-  await db.transaction(async (tx) => {
-    const [jobs] = await tx.select({ count: count() }).from(job);
-    if (jobs?.count !== 0) return;
-    for (const demo of DEMO_JOBS) await addJob(tx, accountId, demo);
-  });
+/** Gives an account the made-up jobs as its own. */
+export async function loadDemo(tx: Executor, accountId: string): Promise<void> {
+  for (const demo of DEMO_JOBS) await addJob(tx, accountId, demo);
 }
 
 async function addJob(tx: Executor, accountId: string, demo: DemoJob): Promise<void> {

@@ -7,8 +7,8 @@ import type { JobsService } from './jobs.service.ts';
 /** Routes of the jobs. Parsing, status codes and error bodies are `serve`'s and the error handler's work. */
 export function jobRoutes({ jobs, changes }: { readonly jobs: JobsService; readonly changes: ChangesService }): Router {
   const router = Router();
-  serve(router, listJobs, ({ caller }) => jobs.list(caller.accountId));
-  serve(router, openJob, ({ caller, params }) => jobs.open(caller.accountId, params.jobId));
-  serve(router, sendChanges, ({ caller, params, body }) => changes.apply(caller.accountId, params.jobId, body.changes));
+  serve(router, listJobs, ({ accountId }) => jobs.list(accountId));
+  serve(router, openJob, ({ accountId, params }) => jobs.open(accountId, params.jobId));
+  serve(router, sendChanges, ({ accountId, params, body }) => changes.apply(accountId, params.jobId, body.changes));
   return router;
 }

@@ -8,17 +8,20 @@ const props = defineProps<{ state: KeepState }>();
 const words = computed(() => {
   const { state } = props;
   if (state.kind === 'kept') return 'kept on the server';
-  if (state.kind === 'sending') return 'keeping …';
+  if (state.kind === 'opening') return '';
+  if (state.kind === 'writing') return 'keeping …';
+  if (state.reason === undefined) return 'kept here';
   return `${state.changes} ${state.changes === 1 ? 'change' : 'changes'} waiting`;
 });
+const reason = computed(() => (props.state.kind === 'here' ? props.state.reason : undefined));
 </script>
 
 <template>
   <span
     class="state"
-    :class="state.kind"
+    :class="{ kept: state.kind === 'kept', waiting: reason !== undefined }"
     role="status"
-    :title="state.kind === 'waiting' ? state.reason : undefined"
+    :title="reason"
     data-test="keep-state"
     ><Check v-if="state.kind === 'kept'" class="sign" :size="18" aria-hidden="true" /><span class="words">{{
       words

@@ -24,9 +24,10 @@ describe('small parts', () => {
 
   it.each([
     [{ kind: 'kept' }, 'kept on the server'],
-    [{ kind: 'sending' }, 'keeping …'],
-    [{ kind: 'waiting', changes: 1, reason: 'away' }, '1 change waiting'],
-    [{ kind: 'waiting', changes: 7, reason: 'away' }, '7 changes waiting'],
+    [{ kind: 'writing' }, 'keeping …'],
+    [{ kind: 'here', changes: 2, reason: undefined }, 'kept here'],
+    [{ kind: 'here', changes: 1, reason: 'away' }, '1 change waiting'],
+    [{ kind: 'here', changes: 7, reason: 'away' }, '7 changes waiting'],
   ] as const)('the state %o says %s', (state, words) => {
     expect(mount(KeepStateText, { props: { state } }).text()).toBe(words);
   });

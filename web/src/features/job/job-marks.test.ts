@@ -1,6 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
-import { FakeServer, JOB_ID } from '../../testing/fake-server.ts';
+import { FakeServer, newDevice, JOB_ID } from '../../testing/fake-server.ts';
 import { useJobStore } from './job.store.ts';
 import { useMarkStory } from './mark-story.ts';
 
@@ -10,6 +10,7 @@ beforeEach(() => {
   vi.useFakeTimers({ now: new Date('2026-05-04T09:30:00Z') });
   localStorage.clear();
   server = new FakeServer();
+  newDevice();
   vi.stubGlobal('fetch', server.fetch);
 });
 afterEach(async () => {

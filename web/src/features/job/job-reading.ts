@@ -13,6 +13,22 @@ export function changedStyle(style: ReadingStyle, change: ReadingChange): Readin
   return { ...style, ...rest, ...(step === undefined ? {} : { metricStep: step }) };
 }
 
+/** Where building is done in feet and inches. */
+const FEET_AND_INCHES = new Set(['US', 'CA', 'LR', 'MM']);
+
+/** How the first job reads, until somebody says otherwise: as it is measured where this browser is at home. */
+export function firstReading(languages: readonly string[] = navigator.languages): ReadingWire {
+  const region = languages.map((language) => new Intl.Locale(language).maximize().region).find(Boolean);
+  const isMetric = region !== undefined && !FEET_AND_INCHES.has(region);
+  return {
+    length: isMetric ? 'mm' : 'ft-in',
+    finest: 16,
+    metricStep: '1',
+    rounding: 'nearest',
+    fractions: 'lowest',
+  };
+}
+
 /** How a job reads: what it says itself, and before that what was chosen for good on this device. */
 export function useJobReading(ofJob: () => ReadingWire | undefined, tellJob: (reading: ReadingWire) => void) {
   const forGood = shallowRef<ReadingChange>(remembered<ReadingChange>('reading') ?? {});

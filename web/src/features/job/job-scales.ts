@@ -36,7 +36,8 @@ export interface JobWithScales {
   jobId(): string | undefined;
   scope(): Scope;
   baseOf(scale: ScaleWire): number | string;
-  send(change: ScaleChange): void;
+  /** @param scale what the change leaves behind */
+  send(change: ScaleChange, scale: ScaleWire): void;
   pushUndo(step: Inverse): void;
 }
 
@@ -112,7 +113,7 @@ export function useScales(job: JobWithScales) {
   function addScale(content: ScaleContent): void {
     const scale = { id: uuidv7(), ...asKept(content), revision: 0, deleted: false };
     put(scale);
-    job.send({ id: uuidv7(), kind: 'scale.add', scaleId: scale.id, scale: asKept(content) });
+    job.send({ id: uuidv7(), kind: 'scale.add', scaleId: scale.id, scale: asKept(content) }, scale);
     job.pushUndo({ kind: 'scale.delete', scaleId: scale.id, says: `Take the scale ${titleOf(scale)} off again` });
     takeScale(scale.id);
   }
@@ -135,13 +136,15 @@ export function useScales(job: JobWithScales) {
 
   function writeScale(scale: ScaleWire, content: ScaleContent): void {
     const base = job.baseOf(scale);
-    put({ ...scale, ...content });
-    job.send({ id: uuidv7(), kind: 'scale.edit', scaleId: scale.id, base, scale: content });
+    const written = { ...scale, ...content };
+    put(written);
+    job.send({ id: uuidv7(), kind: 'scale.edit', scaleId: scale.id, base, scale: content }, written);
   }
   function setScaleDeleted(scale: ScaleWire, deleted: boolean): void {
     const base = job.baseOf(scale);
     put({ ...scale, deleted });
-    job.send({ id: uuidv7(), kind: deleted ? 'scale.delete' : 'scale.restore', scaleId: scale.id, base });
+    const kind = deleted ? 'scale.delete' : 'scale.restore';
+    job.send({ id: uuidv7(), kind, scaleId: scale.id, base }, { ...scale, deleted });
   }
 
   const titleOf = (scale: ScaleWire) => scale.name ?? definitionText(scale, job.style.value);
@@ -153,11 +156,7 @@ export function useScales(job: JobWithScales) {
     else setScaleDeleted(scale, step.kind === 'scale.delete');
   }
 
-  /** The server's word on a scale: its revision; all of it where it is not ours that was taken. */
-  function settleScale(scale: ScaleWire, isTheirs: boolean): void {
-    const ours = held.value.find(({ id }) => id === scale.id);
-    put(ours && !isTheirs ? { ...ours, revision: scale.revision } : scale);
-  }
+  const scaleOf = (scaleId: string) => held.value.find(({ id }) => id === scaleId);
 
   return {
     scales,
@@ -169,7 +168,7 @@ export function useScales(job: JobWithScales) {
     addScale,
     editScale,
     removeScale,
-    inner: { showScales, settleScale, takeScaleBack, titleOf },
+    inner: { showScales, put, scaleOf, takeScaleBack, titleOf },
   };
 }
 

@@ -2,7 +2,8 @@ import { readQuantity } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Change, LineWire } from '@sprell/contract';
-import { FakeServer } from '../../testing/fake-server.ts';
+import { FakeServer, newDevice, OTHER_ID } from '../../testing/fake-server.ts';
+import { firstReading } from './job-reading.ts';
 import { useJobStore } from './job.store.ts';
 import type { SlateRow, WorkedRow } from './slate-row.ts';
 
@@ -13,6 +14,7 @@ beforeEach(() => {
   vi.useFakeTimers();
   localStorage.clear();
   server = new FakeServer();
+  newDevice();
   vi.stubGlobal('fetch', server.fetch);
 });
 afterEach(async () => {
@@ -79,7 +81,7 @@ describe('the open job', () => {
     store.land(`5'`);
     store.edit(store.rows[0]?.line.id as string, `6'`);
     await settled();
-    expect(store.keepState).toMatchObject({ kind: 'waiting', changes: 2 });
+    expect(store.keepState).toEqual({ kind: 'here', changes: 2, reason: 'The server cannot be reached.' });
     server.away = false;
     await vi.advanceTimersByTimeAsync(20_000);
     expect(store.keepState).toEqual({ kind: 'kept' });
@@ -215,6 +217,70 @@ describe('the open job', () => {
     expect(store.canKeepValue(store.rows[0]?.line.id as string)).toBe(false);
     expect(store.canKeepValue(store.rows[1]?.line.id as string)).toBe(false);
     expect(store.canKeepValue(store.rows[3]?.line.id as string)).toBe(false);
+  });
+});
+
+describe('the jobs of this device', () => {
+  it('begins with a job of its own where there is none, told to the server with what was written in it', async () => {
+    server.jobs = [];
+    server.away = true;
+    const store = await openStore();
+    expect(store.job).toMatchObject({ title: 'First job', role: 'own' });
+    store.land(`5'`);
+    await settled();
+    expect(store.keepState).toMatchObject({ kind: 'here', changes: 2 });
+    server.away = false;
+    await vi.advanceTimersByTimeAsync(20_000);
+    expect(server.sent.map(({ kind }) => kind)).toEqual(['job.add', 'line.add']);
+    expect(server.sent[0]).toMatchObject({ title: 'First job', reading: { finest: 16 } });
+  });
+
+  it('opens what it has where the server is away, with what waits in it, and opens a job that it has not yet', async () => {
+    const store = await openStore();
+    store.land(`5'`);
+    await settled();
+    server.away = true;
+    store.land(`6'`);
+    await settled();
+    const again = await openStore();
+    await settled();
+    expect(readings(again)).toEqual(['5′', '6′']);
+    expect(again.keepState).toMatchObject({ kind: 'here', changes: 1 });
+    server.away = false;
+    server.jobs = [...server.jobs, OTHER_ID];
+    await again.open(OTHER_ID);
+    expect(again.job?.id).toBe(OTHER_ID);
+  });
+
+  it('holds the changes of a job that is not ours any more, and sends those of others', async () => {
+    const store = await openStore();
+    server.refuses = 'job.not_found';
+    store.land(`5'`);
+    await settled();
+    expect(store.keepState).toEqual({ kind: 'here', changes: 1, reason: 'There is no such job.' });
+    server.refuses = undefined;
+    await openStore();
+    await settled();
+    expect(server.sent.map(({ kind }) => kind)).toEqual(['line.add']);
+  });
+
+  it('keeps everything, and waits, while nobody is signed in', async () => {
+    const store = await openStore();
+    server.refuses = 'account.needed';
+    store.land(`5'`);
+    await settled();
+    expect(store.keepState).toMatchObject({ kind: 'here', changes: 1 });
+    expect(server.guests).toBe(1);
+    server.refuses = undefined;
+    await vi.advanceTimersByTimeAsync(60_000);
+    expect(store.keepState).toEqual({ kind: 'kept' });
+  });
+
+  it('reads as it is measured where the browser is at home', () => {
+    expect(firstReading(['en-US']).length).toBe('ft-in');
+    expect(firstReading(['en-CA', 'fr']).length).toBe('ft-in');
+    expect(firstReading(['de']).length).toBe('mm');
+    expect(firstReading([]).length).toBe('ft-in');
   });
 });
 

@@ -1,12 +1,13 @@
 import {
   comparePlaces,
   positionBetween,
+  type Change,
   type ChangeResult,
-  type JobSummary,
   type JobWire,
   type LineChange,
   type LineWire,
   type ScaleChange,
+  type ScaleWire,
 } from '@sprell/contract';
 import {
   bindLast,
@@ -20,15 +21,19 @@ import {
   type Scope,
   type WorkedLine,
 } from '@sprell/core';
+import { useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, markRaw, ref, shallowRef } from 'vue';
 import { jobServer } from '../../adapters/job-server-loader.ts';
+import type { JobHead, KeptConflict, LocalJob, LocalWrite } from '../../adapters/local/local-store.ts';
+import { localStore } from '../../adapters/local/local-store-loader.ts';
+import { changeSubject, resultSubject, settled } from '../../adapters/local/settled.ts';
 import { remember, remembered } from '../../adapters/local-memory.ts';
 import { RequestFailure } from '../../adapters/request-failure.ts';
 import { useScales } from './job-scales.ts';
 import { useMarks, type JobLines } from './job-marks.ts';
-import { useJobReading } from './job-reading.ts';
+import { firstReading, useJobReading } from './job-reading.ts';
 import { Outbox, type KeepState } from './outbox.ts';
 import { SlateKeeper } from './slate-keeper.ts';
 import { isWorked, nameOf, splitLabel, withLabel, wordsOf, type SlateRow, type WorkedRow } from './slate-row.ts';
@@ -37,7 +42,7 @@ import { UndoStack, type Inverse, type LineContent } from './undo-stack.ts';
 /** A change of one's own that met another's: both are kept until one is chosen. */
 export interface Conflict {
   readonly line: LineWire;
-  readonly mine: LineContent | undefined;
+  readonly mine: LineWire | undefined;
   /** Both as a person reads them; undefined for a line taken off the slate. */
   readonly mineSays: string | undefined;
   readonly theirsSays: string | undefined;
@@ -45,21 +50,32 @@ export interface Conflict {
 
 /** The open job: its lines, their results, and every change to them. */
 export const useJobStore = defineStore('job', () => {
-  const jobs = ref<readonly JobSummary[]>([]);
-  const job = shallowRef<Omit<JobWire, 'lines' | 'scales'>>();
+  const jobs = shallowRef<readonly Pick<JobHead, 'id' | 'title'>[]>([]);
+  const job = shallowRef<JobHead>();
   const rows = shallowRef<readonly SlateRow[]>([]);
   const failure = ref<string>();
   const conflicts = shallowRef<readonly Conflict[]>([]);
   const undoSays = ref<string>();
   /** Ids of lines whose result changed with the last change. */
   const changed = shallowRef<ReadonlySet<string>>(new Set());
-  const keepState = computed<KeepState>(() => outbox.value?.state.value ?? { kind: 'kept' });
+  const outbox = new Outbox(localStore, (jobId, results) => {
+    if (jobId === job.value?.id) for (const result of results) settle(result);
+  });
+  // A signal again, or a page that was put aside: what waits goes, and what was missed comes.
+  const lookAgain = () => {
+    if (document.visibilityState === 'visible' && job.value) void catchUp().catch(() => undefined);
+  };
+  useEventListener(window, 'online', lookAgain);
+  useEventListener(document, 'visibilitychange', lookAgain);
+  const keepState = computed<KeepState>(() => outbox.state.value);
   const { style, forGood, setReading, setReadingForGood } = useJobReading(
     () => job.value?.reading,
     (reading) => {
       if (!job.value) return;
       job.value = { ...job.value, reading };
-      outbox.value?.add({ id: uuidv7(), kind: 'job.reading', reading });
+      const change: Change = { id: uuidv7(), kind: 'job.reading', reading };
+      pendingChange.set('job', change.id);
+      keepHere({ change });
     },
   );
 
@@ -67,42 +83,176 @@ export const useJobStore = defineStore('job', () => {
   let lines = new Map<string, LineWire>();
   /** The change of ours that a line's stored state comes from, while its revision is not known yet. */
   const pendingChange = new Map<string, string>();
-  const outbox = shallowRef<Outbox>();
   let undoStack = new UndoStack('none');
   let nextNumber = 1;
 
-  /** Loads the list of jobs, and the one that was open last beside it; where that one has gone, the first. */
+  /** Opens what this device has, at once; what the server has beyond that comes behind it. */
   async function start(): Promise<void> {
     await guarded(async () => {
-      const server = await jobServer();
-      const last = remembered<string>('job');
-      const [listed, loaded] = await Promise.all([
-        server.list(),
-        last === undefined ? undefined : server.open(last).catch(() => undefined),
-      ]);
-      jobs.value = listed;
-      const [first] = listed;
-      if (loaded) show(loaded);
-      else if (first) show(await server.open(first.id));
+      const local = await localStore();
+      await listHere();
+      const open = remembered<string>('job') ?? jobs.value[0]?.id;
+      const here = open === undefined ? undefined : await local.open(open);
+      if (here) show(here);
+      const caughtUp = catchUp();
+      if (job.value === undefined) {
+        await caughtUp;
+        await openFirst();
+      } else void caughtUp.catch(() => undefined);
     });
   }
 
-  async function open(jobId: string): Promise<void> {
-    await guarded(async () => show(await (await jobServer()).open(jobId)));
+  /** The first of the jobs; where there is none yet, a new one. */
+  async function openFirst(): Promise<void> {
+    if (job.value !== undefined) return;
+    const [first] = jobs.value;
+    const here = first && (await (await localStore()).open(first.id));
+    if (here) show(here);
+    else makeJob('First job');
   }
 
-  function show({ lines: loaded, scales, ...rest }: JobWire): void {
-    job.value = rest;
+  async function listHere(): Promise<void> {
+    const heads = await (await localStore()).heads();
+    jobs.value = byAge(heads);
+  }
+
+  /** Sends what waits, and takes over what the server has. Resolves when the job that is to be open is up to date. */
+  async function catchUp(): Promise<void> {
+    await outbox.retry();
+    const local = await localStore();
+    try {
+      const listed = await (await jobServer()).list();
+      const heads = await local.heads();
+      jobs.value = byAge([...heads.filter(({ id }) => !listed.some((one) => one.id === id)), ...listed]);
+      const revisions = new Map(heads.map(({ id, revision }) => [id, revision]));
+      const open = job.value?.id ?? remembered<string>('job');
+      const [first, ...others] = listed
+        .filter(({ id, revision }) => revisions.get(id) !== revision)
+        .sort((a, b) => Number(b.id === open) - Number(a.id === open));
+      if (first) await takeOver(first.id);
+      const theirs = new Set(listed.map(({ id }) => id));
+      // Every job, so that each can be opened where there is no signal.
+      const rest = (async () => {
+        for (const { id } of others) await takeOver(id);
+        for (const { id } of heads) if (!theirs.has(id) && id !== job.value?.id) await local.forget(id);
+        await listHere();
+      })();
+      void rest.catch(() => undefined);
+    } catch (error) {
+      // What is here is here; the outbox says that the server is away.
+      if (!(error instanceof RequestFailure)) throw error;
+    }
+  }
+
+  /** One job as the server has it, but for what waits here. */
+  async function takeOver(jobId: string): Promise<void> {
+    const theirs = await (await jobServer()).open(jobId);
+    await (await localStore()).adopt(theirs, 'all');
+    if ((wanted ?? job.value?.id ?? jobId) === jobId) await showHere(jobId);
+  }
+
+  /** Changes that were made here, and the last of them being written down. */
+  let edits = 0;
+  let writing: Promise<unknown> = Promise.resolve();
+
+  /** Shows a job as this device has it; what is written meanwhile is in it. */
+  async function showHere(jobId: string): Promise<void> {
+    const local = await localStore();
+    for (;;) {
+      await writing;
+      const before = edits;
+      const here = await local.open(jobId);
+      if (edits !== before) continue;
+      if (here) show(here);
+      return;
+    }
+  }
+
+  /** The job that was asked for last. */
+  let wanted: string | undefined;
+
+  async function open(jobId: string): Promise<void> {
+    wanted = jobId;
+    await guarded(async () => {
+      await showHere(jobId);
+      try {
+        await takeOver(jobId);
+      } catch (error) {
+        // Where the server is away, the job is open as it is here.
+        if (!(error instanceof RequestFailure) || job.value?.id !== jobId) throw error;
+      }
+    });
+  }
+
+  /** Stops listening to the job that was open before. */
+  let stopListening: (() => void) | undefined;
+  let listensTo: string | undefined;
+  /** What happens to the open job on other devices comes by itself. */
+  function listenTo(jobId: string): void {
+    if (listensTo === jobId) return;
+    stopListening?.();
+    stopListening = undefined;
+    listensTo = jobId;
+    void jobServer()
+      .then((server) => {
+        if (listensTo === jobId && typeof EventSource !== 'undefined')
+          stopListening = server.listen(jobId, (revision) => void readOn(jobId, revision).catch(() => undefined));
+      })
+      .catch(() => undefined);
+  }
+
+  let reading: Promise<void> = Promise.resolve();
+  /** Takes over what changed since this device read the job last; one reading follows the other. */
+  function readOn(jobId: string, revision: number): Promise<void> {
+    reading = reading
+      .catch(() => undefined)
+      .then(async () => {
+        const head = job.value;
+        if (head?.id !== jobId || revision <= head.revision) return;
+        const theirs = await (await jobServer()).since(jobId, head.revision);
+        await (await localStore()).adopt(theirs, 'changes');
+        if (job.value?.id === jobId) merge(theirs);
+      });
+    return reading;
+  }
+
+  /** Changes of other devices, in what is shown; what has changes of our own waiting stays as it is. */
+  function merge({ lines: told, scales, ...head }: JobWire): void {
+    const nextThere = Math.max(nextNumber, head.nextNumber);
+    job.value = pendingChange.has('job') && job.value ? { ...job.value, revision: head.revision } : head;
+    nextNumber = nextThere;
+    for (const scale of scales) if (!pendingChange.has(scale.id)) drawn.inner.put(scale);
+    for (const line of told) {
+      if (pendingChange.has(line.id)) continue;
+      const before = lines.get(line.id);
+      if (before === undefined || before.number !== line.number || !says(before, line)) place(line);
+      else lines.set(line.id, line);
+    }
+  }
+
+  /** A job of one's own: here at once, on the server with its first change. */
+  function makeJob(title: string): void {
+    const id = uuidv7();
+    const reading = firstReading();
+    const head: JobHead = { id, title, reading, revision: 0, role: 'own', nextNumber: 1 };
+    show({ head, lines: [], scales: [], waiting: [], conflicts: [] });
+    jobs.value = [...jobs.value, head];
+    keepHere({ change: { id: uuidv7(), kind: 'job.add', title, reading } });
+  }
+
+  function show({ head, lines: loaded, scales, waiting, conflicts: kept }: LocalJob): void {
+    const isSame = job.value?.id === head.id;
+    job.value = head;
     drawn.inner.showScales(scales);
-    remember('job', rest.id);
-    nextNumber = rest.nextNumber;
+    remember('job', head.id);
+    nextNumber = Math.max(head.nextNumber, ...loaded.map(({ number }) => (number ?? 0) + 1));
     lines = new Map(loaded.map((line) => [line.id, line]));
     keeper = new SlateKeeper(style.value, showChanged);
     pendingChange.clear();
-    outbox.value = new Outbox(rest.id, settle);
-    undoStack = new UndoStack(rest.id);
+    for (const change of waiting) pendingChange.set(changeSubject(change), change.id);
+    if (!isSame) undoStack = new UndoStack(head.id);
     undoSays.value = undoStack.top()?.says;
-    conflicts.value = [];
+    conflicts.value = kept.map(toConflict);
     changed.value = new Set();
     keeper.load(
       loaded
@@ -111,6 +261,7 @@ export const useJobStore = defineStore('job', () => {
         .map(toSlateLine),
     );
     showRows();
+    listenTo(head.id);
   }
 
   async function guarded(work: () => Promise<void>): Promise<void> {
@@ -120,6 +271,20 @@ export const useJobStore = defineStore('job', () => {
     } catch (error) {
       failure.value = error instanceof RequestFailure ? error.message : 'Something failed while opening the job.';
     }
+  }
+
+  /** Writes a change down on this device with what it leaves behind; from there it is sent. */
+  function keepHere(written: LocalWrite): void {
+    const head = job.value;
+    if (head === undefined) return;
+    edits += 1;
+    const kept = localStore()
+      .then((local) => local.write(head.id, { ...written, head: { ...head, nextNumber } }))
+      .catch(() => {
+        failure.value = 'This device could not keep the change: its store is full or closed. Free some room.';
+      });
+    writing = kept;
+    void outbox.after(kept);
   }
 
   const numberOf = (id: string) => lines.get(id)?.number ?? undefined;
@@ -176,9 +341,11 @@ export const useJobStore = defineStore('job', () => {
     showRows();
   }
 
-  function send(change: LineChange | ScaleChange): void {
-    pendingChange.set('lineId' in change ? change.lineId : change.scaleId, change.id);
-    outbox.value?.add(change);
+  function send(change: LineChange | ScaleChange, scale?: ScaleWire): void {
+    const subject = changeSubject(change);
+    pendingChange.set(subject, change.id);
+    const line = lines.get(subject);
+    keepHere({ change, ...(line ? { line } : {}), ...(scale ? { scale } : {}) });
   }
 
   const baseOf = ({ id, revision }: { readonly id: string; readonly revision: number }) =>
@@ -190,31 +357,43 @@ export const useJobStore = defineStore('job', () => {
       failure.value = 'The server refused a change; open the job anew to see what it holds.';
       return;
     }
-    if (result.status === 'reads') {
-      if (job.value && outbox.value?.isEmpty() !== false) job.value = { ...job.value, reading: result.reading };
-      return;
-    }
-    if (result.status === 'scale' || result.status === 'scale.conflict') {
-      const { scale } = result;
-      const isTheirs = result.status === 'scale.conflict';
-      if (pendingChange.get(scale.id) === result.id) pendingChange.delete(scale.id);
-      drawn.inner.settleScale(scale, isTheirs);
-      if (isTheirs)
-        failure.value = `The scale ${drawn.inner.titleOf(scale)} was changed elsewhere; it stands as it is there.`;
-      return;
-    }
-    const { line } = result;
-    const ours = lines.get(line.id);
-    const isLatest = pendingChange.get(line.id) === result.id;
-    if (isLatest) pendingChange.delete(line.id);
-    if (result.status === 'conflict') {
-      const mine = ours && !ours.deleted ? ours : undefined;
-      const says = (one: LineWire | undefined) => one && whatItSays(one);
-      const conflict = { line, mine, mineSays: says(mine), theirsSays: line.deleted ? undefined : says(line) };
-      conflicts.value = [...conflicts.value.filter((one) => one.line.id !== line.id), conflict];
-      place(line);
-    } else if (isLatest && (ours === undefined || ours.number !== line.number)) place(line);
-    else if (ours) lines.set(line.id, { ...ours, revision: line.revision, number: line.number });
+    const subject = resultSubject(result) ?? '';
+    const isLatest = pendingChange.get(subject) === result.id;
+    if (isLatest) pendingChange.delete(subject);
+    const before = lines.get(subject);
+    const kept = conflicts.value.find(({ line }) => line.id === subject);
+    const made = settled(job.value?.id ?? '', result, {
+      head: job.value,
+      line: before,
+      scale: drawn.inner.scaleOf(subject),
+      conflict: kept && { lineId: subject, jobId: '', mine: kept.mine, theirs: kept.line },
+      isOvertaken: pendingChange.has(subject),
+    });
+    if (made.head) job.value = made.head;
+    if (made.scale) drawn.inner.put(made.scale);
+    if (result.status === 'scale.conflict')
+      failure.value = `The scale ${drawn.inner.titleOf(result.scale)} was changed elsewhere; it stands as it is there.`;
+    if (made.conflict)
+      conflicts.value = [...conflicts.value.filter(({ line }) => line.id !== subject), toConflict(made.conflict)];
+    if (made.line === undefined) return;
+    // A line that is as it was is not worked out again.
+    const isOther = before === undefined || before.number !== made.line.number || !says(before, made.line);
+    if (isOther) place(made.line);
+    else lines.set(made.line.id, made.line);
+  }
+
+  /** Two states of a line say the same. */
+  function says(one: LineWire, other: LineWire): boolean {
+    return (['source', 'label', 'note', 'position', 'deleted'] as const).every((key) => one[key] === other[key]);
+  }
+
+  function toConflict({ mine, theirs }: KeptConflict): Conflict {
+    return {
+      line: theirs,
+      mine,
+      mineSays: mine && whatItSays(mine),
+      theirsSays: theirs.deleted ? undefined : whatItSays(theirs),
+    };
   }
 
   function write(line: LineWire, content: LineContent): void {
@@ -434,6 +613,7 @@ export const useJobStore = defineStore('job', () => {
   /** Settles a conflict: with one's own words, or by leaving the line as it is now. */
   function resolveConflict(conflict: Conflict, keep: 'mine' | 'theirs'): void {
     conflicts.value = conflicts.value.filter((one) => one !== conflict);
+    void localStore().then((local) => local.dropConflict(conflict.line.id));
     const line = lines.get(conflict.line.id);
     if (keep === 'mine' && line && conflict.mine) {
       if (line.deleted) setDeleted(line, false);
@@ -504,6 +684,11 @@ export const useJobStore = defineStore('job', () => {
     scope,
   };
 });
+
+/** Ids of version 7 follow the time they were made at. */
+function byAge<Job extends { readonly id: string }>(jobs: readonly Job[]): readonly Job[] {
+  return [...jobs].sort((a, b) => (a.id < b.id ? -1 : 1));
+}
 
 /** The place above a line, or at the foot. */
 function positionAt(rows: readonly SlateRow[], beforeId: string | undefined): string {

@@ -1,63 +1,133 @@
-import { BATCH_LIMIT, type Change, type ChangeResult } from '@sprell/contract';
+import { BATCH_LIMIT, type ChangeResult } from '@sprell/contract';
 import { ref, type Ref } from 'vue';
 import { jobServer } from '../../adapters/job-server-loader.ts';
+import type { LocalStore } from '../../adapters/local/local-store.ts';
 import { RequestFailure } from '../../adapters/request-failure.ts';
 
-/** Where the changes stand: all kept on the server, on their way, or waiting for it. */
+/**
+ * Where the changes stand. `opening`: this device has not been looked at yet. `writing`: not yet safe on this device. `here`: safe on it, on their way or waiting to be;
+ * `reason` says why they wait. `kept`: all on the server.
+ */
 export type KeepState =
+  | { readonly kind: 'opening' }
   | { readonly kind: 'kept' }
-  | { readonly kind: 'sending' }
-  | { readonly kind: 'waiting'; readonly changes: number; readonly reason: string };
+  | { readonly kind: 'writing' }
+  | { readonly kind: 'here'; readonly changes: number; readonly reason: string | undefined };
 
-const RETRY_AFTER = [1000, 2000, 5000, 10_000];
+const RETRY_AFTER = [1000, 2000, 5000, 10_000, 30_000];
+/** One tab at a time sends. */
+const LOCK = 'sprell.outbox';
 
-/** Sends changes in order, each batch until it is answered. A change that was sent twice is applied once: its id says so. */
+/** Runs where no other tab of this browser runs the same; where there are no locks there is one page to begin with. */
+function alone(work: () => Promise<void>): Promise<void> {
+  const { locks } = navigator as { locks?: LockManager };
+  return locks ? locks.request(LOCK, work) : work();
+}
+
+/** What other tabs are told. */
+interface Told {
+  readonly jobId: string;
+  readonly results: readonly ChangeResult[];
+}
+
+/**
+ * Sends the changes that wait on this device, in order, each batch until it is answered. A change that was sent twice is
+ * applied once: its id says so. What cannot be sent stays.
+ */
 export class Outbox {
-  readonly state: Ref<KeepState> = ref({ kind: 'kept' });
-  readonly #jobId: string;
-  readonly #onResult: (result: ChangeResult) => void;
-  #changes: Change[] = [];
-  #running = false;
+  readonly state: Ref<KeepState> = ref({ kind: 'opening' });
+  readonly #local: () => Promise<LocalStore>;
+  readonly #onResults: (jobId: string, results: readonly ChangeResult[]) => void;
+  readonly #tabs = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(LOCK);
+  /** Jobs whose changes the server does not take now, with its words. */
+  readonly #held = new Map<string, string>();
+  #writing = 0;
+  #running: Promise<void> | undefined;
+  #again = false;
+  #reason: string | undefined;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #tries = 0;
 
-  constructor(jobId: string, onResult: (result: ChangeResult) => void) {
-    this.#jobId = jobId;
-    this.#onResult = onResult;
+  constructor(local: () => Promise<LocalStore>, onResults: (jobId: string, results: readonly ChangeResult[]) => void) {
+    this.#local = local;
+    this.#onResults = onResults;
+    this.#tabs?.addEventListener('message', ({ data }: MessageEvent<Told>) => {
+      onResults(data.jobId, data.results);
+      void this.#show();
+    });
   }
 
-  add(change: Change): void {
-    this.#changes.push(change);
+  /** Something is being written on this device, and is sent when it is. */
+  async after(written: Promise<void>): Promise<void> {
+    this.#writing += 1;
+    this.state.value = { kind: 'writing' };
+    try {
+      await written;
+    } finally {
+      this.#writing -= 1;
+    }
+    await this.#show();
     void this.drain();
   }
 
-  /** Everything that was added has been answered, but for the batch being answered now. */
-  isEmpty(): boolean {
-    return this.#changes.length === 0;
+  /** Sends what there is; what comes while that is under way goes with it. */
+  drain(): Promise<void> {
+    this.#again = true;
+    this.#running ??= this.#drain().finally(() => (this.#running = undefined));
+    return this.#running;
   }
 
-  /** Sends what there is, unless that is under way. */
-  async drain(): Promise<void> {
-    if (this.#running || this.#changes.length === 0) return;
-    this.#running = true;
+  /** What was held back is tried again: somebody signed in, or was let in. */
+  retry(): Promise<void> {
+    this.#held.clear();
+    this.#tries = 0;
+    return this.drain();
+  }
+
+  async #drain(): Promise<void> {
     clearTimeout(this.#timer);
-    this.state.value = { kind: 'sending' };
-    try {
-      while (this.#changes.length > 0) {
-        const batch = this.#changes.slice(0, BATCH_LIMIT);
-        const { results } = await (await jobServer()).send(this.#jobId, batch);
-        this.#changes = this.#changes.slice(batch.length);
+    while (this.#again) {
+      this.#again = false;
+      try {
+        await alone(() => this.#sendAll());
+        this.#reason = undefined;
         this.#tries = 0;
-        for (const result of results) this.#onResult(result);
+      } catch (error) {
+        this.#reason = error instanceof RequestFailure ? error.message : 'Something failed while sending.';
+        this.#timer = setTimeout(() => void this.drain(), RETRY_AFTER[Math.min(this.#tries, RETRY_AFTER.length - 1)]);
+        this.#tries += 1;
+        this.#again = false;
       }
-      this.state.value = { kind: 'kept' };
-    } catch (error) {
-      const reason = error instanceof RequestFailure ? error.message : 'Something failed while sending.';
-      this.state.value = { kind: 'waiting', changes: this.#changes.length, reason };
-      this.#timer = setTimeout(() => void this.drain(), RETRY_AFTER[Math.min(this.#tries, RETRY_AFTER.length - 1)]);
-      this.#tries += 1;
-    } finally {
-      this.#running = false;
+    }
+    await this.#show();
+  }
+
+  async #sendAll(): Promise<void> {
+    const local = await this.#local();
+    for (;;) {
+      const batch = await local.batch(BATCH_LIMIT, new Set(this.#held.keys()));
+      if (batch === undefined) return;
+      const { jobId } = batch;
+      try {
+        const { results } = await (await jobServer()).send(jobId, [...batch.changes]);
+        await local.settle(batch, results);
+        this.#tabs?.postMessage({ jobId, results } satisfies Told);
+        this.#onResults(jobId, results);
+      } catch (error) {
+        // This job is not taken: the others go on, and its changes stay.
+        if (!(error instanceof RequestFailure) || !HOLDS.has(error.code)) throw error;
+        this.#held.set(jobId, error.message);
+      }
     }
   }
+
+  async #show(): Promise<void> {
+    const changes = await (await this.#local()).countWaiting();
+    if (this.#writing > 0) return;
+    const [held] = this.#held.values();
+    this.state.value = changes === 0 ? { kind: 'kept' } : { kind: 'here', changes, reason: this.#reason ?? held };
+  }
 }
+
+/** Refusals of a job as a whole. */
+const HOLDS: ReadonlySet<string> = new Set(['job.not_found', 'job.read_only', 'request.invalid', 'request.too_large']);

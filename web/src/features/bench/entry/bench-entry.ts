@@ -1,6 +1,6 @@
 import { useEventListener } from '@vueuse/core';
 import { ref, watch } from 'vue';
-import { writeDown as writeDownEntry, writtenDown } from './written-down.ts';
+import { writeDown as writeDownEntry, writtenDown, writtenDownLater } from './written-down.ts';
 
 /** Behind the frame that shows a key, and soon enough that nothing is lost. */
 const WRITTEN_DOWN_AFTER = 50;
@@ -24,6 +24,13 @@ export function useBenchEntry(earlier: () => readonly string[]) {
     clearTimeout(writing);
     writing = setTimeout(writeDown, WRITTEN_DOWN_AFTER);
   });
+
+  // After a browser that was killed: nothing that was typed since is written over.
+  void writtenDownLater()
+    .then((later) => {
+      if (later !== undefined && entry.value === '') entry.value = later;
+    })
+    .catch(() => undefined);
 
   /** The one before or behind; below the last stands what was being written. */
   function recall(by: -1 | 1): void {

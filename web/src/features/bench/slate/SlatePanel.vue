@@ -107,6 +107,13 @@ function noteFoot({ target }: Event): void {
   const { scrollTop, clientHeight, scrollHeight } = target as HTMLElement;
   isAtFoot = scrollTop + clientHeight >= scrollHeight - 4;
 }
+// Also when lines come behind them, from another device or from the server.
+watch(
+  () => props.rows[props.rows.length - 1]?.line.id,
+  () => {
+    if (isAtFoot && editedLine.value === undefined) void showFoot();
+  },
+);
 useResizeObserver(list, () => {
   if (isAtFoot && editedLine.value === undefined) list.value?.scrollTo(0, list.value.scrollHeight);
 });

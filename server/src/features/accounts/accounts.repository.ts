@@ -1,0 +1,89 @@
+import { and, eq, gt, inArray, lt, notInArray, sql } from 'drizzle-orm';
+import type { Executor } from '../../db/client.ts';
+import { tell } from '../feed/tell.ts';
+import { account, change, job, jobMember, oneTimeCode, session } from '../../db/schema.ts';
+
+export type AccountRow = typeof account.$inferSelect;
+type Purpose = (typeof oneTimeCode.$inferSelect)['purpose'];
+
+export async function insertGuest(db: Executor, id: string, guestKeyHash: string): Promise<void> {
+  await db.insert(account).values({ id, guestKeyHash });
+}
+
+export async function findGuest(db: Executor, guestKeyHash: string): Promise<AccountRow | undefined> {
+  const [found] = await db.select().from(account).where(eq(account.guestKeyHash, guestKeyHash));
+  return found;
+}
+
+export async function findAccount(db: Executor, id: string): Promise<AccountRow | undefined> {
+  const [found] = await db.select().from(account).where(eq(account.id, id));
+  return found;
+}
+
+export async function findByEmail(db: Executor, email: string): Promise<AccountRow | undefined> {
+  const [found] = await db.select().from(account).where(eq(account.email, email));
+  return found;
+}
+
+/** Whether the guest was given the address: nobody else has it, and the account had none. */
+export async function claim(db: Executor, id: string, email: string, passwordHash: string): Promise<boolean> {
+  if (await findByEmail(db, email)) return false;
+  const claimed = await db
+    .update(account)
+    .set({ email, passwordHash, guestKeyHash: null })
+    .where(and(eq(account.id, id), sql`${account.email} is null`))
+    .returning({ id: account.id });
+  return claimed.length === 1;
+}
+
+export async function setPassword(db: Executor, id: string, passwordHash: string): Promise<void> {
+  await db.update(account).set({ passwordHash }).where(eq(account.id, id));
+}
+
+/** Everything of one account is another's from now on: its jobs, what it was let into, its changes and its sessions. */
+export async function moveAccount(db: Executor, from: string, to: string): Promise<void> {
+  await db.update(job).set({ ownerId: to }).where(eq(job.ownerId, from));
+  const there = db.select({ jobId: jobMember.jobId }).from(jobMember).where(eq(jobMember.accountId, to));
+  await db
+    .update(jobMember)
+    .set({ accountId: to })
+    .where(and(eq(jobMember.accountId, from), notInArray(jobMember.jobId, there)));
+  await db.delete(jobMember).where(eq(jobMember.accountId, from));
+  // Of a job of one's own nobody is a member besides.
+  const own = db.select({ id: job.id }).from(job).where(eq(job.ownerId, to));
+  await db.delete(jobMember).where(and(eq(jobMember.accountId, to), inArray(jobMember.jobId, own)));
+  const known = db.select({ id: change.id }).from(change).where(eq(change.accountId, to));
+  await db
+    .update(change)
+    .set({ accountId: to })
+    .where(and(eq(change.accountId, from), notInArray(change.id, known)));
+  await db.execute(
+    sql`update ${session} set sess = jsonb_set(sess::jsonb, '{accountId}', to_jsonb(${to}::text))::json
+        where sess ->> 'accountId' = ${from}`,
+  );
+  await db.update(account).set({ guestKeyHash: null }).where(eq(account.id, from));
+  await tell(db, { kind: 'shut', accountId: from });
+}
+
+/** Ends sessions of an account, in every process at once. */
+export async function endSessions(db: Executor, accountId: string): Promise<void> {
+  await db.delete(session).where(sql`${session.sess} ->> 'accountId' = ${accountId}`);
+  await tell(db, { kind: 'shut', accountId });
+}
+
+export async function keepCode(
+  db: Executor,
+  code: { readonly hash: string; readonly purpose: Purpose; readonly accountId: string; readonly expiresAt: Date },
+): Promise<void> {
+  await db.delete(oneTimeCode).where(lt(oneTimeCode.expiresAt, new Date()));
+  await db.insert(oneTimeCode).values(code);
+}
+
+/** Whose code it is; it is gone with that. Undefined for one that is unknown, used, or too old. */
+export async function takeCode(db: Executor, hash: string, purpose: Purpose): Promise<string | undefined> {
+  const [taken] = await db
+    .delete(oneTimeCode)
+    .where(and(eq(oneTimeCode.hash, hash), eq(oneTimeCode.purpose, purpose), gt(oneTimeCode.expiresAt, new Date())))
+    .returning({ accountId: oneTimeCode.accountId });
+  return taken?.accountId;
+}

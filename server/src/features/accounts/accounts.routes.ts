@@ -1,0 +1,70 @@
+import {
+  askReset,
+  beGuest,
+  changePassword,
+  claimAccount,
+  makeDeviceCode,
+  showAccount,
+  signIn,
+  signOut,
+  useDeviceCode,
+  useReset,
+} from '@sprell/contract';
+import { Router, type RequestHandler } from 'express';
+import type { Caller } from '../../http/caller.ts';
+import { serve } from '../../http/serve.ts';
+import type { AccountsService } from './accounts.service.ts';
+
+const DONE = { done: true } as const;
+
+/**
+ * Routes of the account.
+ * @param guarded a limit for what can be guessed at: passwords, codes
+ * @param resetLink address of the page that sets a new password
+ */
+export function accountRoutes(
+  accounts: AccountsService,
+  { guarded, resetLink }: { readonly guarded: RequestHandler; readonly resetLink: (token: string) => string },
+): Router {
+  const router = Router();
+  for (const { path } of [beGuest, claimAccount, signIn, changePassword, useDeviceCode, askReset, useReset])
+    router.use(path, guarded);
+
+  serve(router, showAccount, ({ accountId }) => accounts.show(accountId));
+  serve(router, beGuest, async ({ accountId, caller, body }) => {
+    const there = accountId === undefined ? undefined : await accounts.show(accountId).catch(() => undefined);
+    if (there) return { ...there, key: null };
+    return entered(caller, await (body.key === undefined ? accounts.makeGuest() : accounts.guestAgain(body.key)));
+  });
+  serve(router, claimAccount, ({ accountId, body }) => accounts.claim(accountId, body.email, body.password));
+  serve(router, signIn, async ({ accountId, caller, body }) =>
+    entered(caller, await accounts.signIn(body.email, body.password, accountId)),
+  );
+  serve(router, signOut, async ({ accountId, caller, body }) => {
+    if (body.everywhere && accountId !== undefined) await accounts.endSessions(accountId);
+    await caller.signOut();
+    return DONE;
+  });
+  serve(router, changePassword, async ({ accountId, caller, body }) => {
+    await accounts.changePassword(accountId, body.current, body.password);
+    await caller.signIn(accountId);
+    return DONE;
+  });
+  serve(router, makeDeviceCode, ({ accountId }) => accounts.makeDeviceCode(accountId));
+  serve(router, useDeviceCode, async ({ accountId, caller, body }) =>
+    entered(caller, await accounts.useDeviceCode(body.code, accountId)),
+  );
+  serve(router, askReset, async ({ body }) => {
+    await accounts.askReset(body.email, resetLink);
+    return DONE;
+  });
+  serve(router, useReset, async ({ accountId, caller, body }) =>
+    entered(caller, await accounts.useReset(body.token, body.password, accountId)),
+  );
+  return router;
+}
+
+async function entered<Account extends { readonly id: string }>(caller: Caller, account: Account): Promise<Account> {
+  await caller.signIn(account.id);
+  return account;
+}

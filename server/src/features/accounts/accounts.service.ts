@@ -1,0 +1,156 @@
+import type { AccountWire } from '@sprell/contract';
+import { v7 as uuidv7 } from 'uuid';
+import type { Database, Executor } from '../../db/client.ts';
+import { ProblemError } from '../../http/problem-error.ts';
+import type { Mailer } from '../mail/mailer.ts';
+import {
+  claim,
+  endSessions,
+  findAccount,
+  findByEmail,
+  findGuest,
+  insertGuest,
+  keepCode,
+  moveAccount,
+  setPassword,
+  takeCode,
+  type AccountRow,
+} from './accounts.repository.ts';
+import { hashPassword, hashSecret, isPassword, makeDeviceCode, makeToken } from './secrets.ts';
+
+const DEVICE_CODE_MINUTES = 15;
+const RESET_MINUTES = 60;
+
+type GuestWire = AccountWire & { readonly key: string | null };
+
+export interface AccountsService {
+  /** @throws {ProblemError} account.needed, where the account has gone */
+  show(accountId: string): Promise<AccountWire>;
+  makeGuest(): Promise<GuestWire>;
+  /** The guest that a key belongs to. @throws {ProblemError} code.unknown */
+  guestAgain(key: string): Promise<GuestWire>;
+  /** @throws {ProblemError} account.email_taken; account.claimed */
+  claim(accountId: string, email: string, password: string): Promise<AccountWire>;
+  /** @param guestId the browser's account so far: where it is a guest's, what it made goes along. @throws account.wrong */
+  signIn(email: string, password: string, guestId: string | undefined): Promise<AccountWire>;
+  endSessions(accountId: string): Promise<void>;
+  /** Ends every session of the account. @throws {ProblemError} account.wrong */
+  changePassword(accountId: string, current: string, password: string): Promise<void>;
+  makeDeviceCode(accountId: string): Promise<{ code: string; expiresAt: string }>;
+  /** @throws {ProblemError} code.unknown */
+  useDeviceCode(code: string, guestId: string | undefined): Promise<AccountWire>;
+  /** Writes to the address, where there is such an account. @param link makes the address of the page from the token */
+  askReset(email: string, link: (token: string) => string): Promise<void>;
+  /** Ends every session of the account. @throws {ProblemError} code.unknown */
+  useReset(token: string, password: string, guestId: string | undefined): Promise<AccountWire>;
+}
+
+/** What else a new guest gets. */
+export type Welcome = (tx: Executor, accountId: string) => Promise<void>;
+
+export function makeAccountsService(db: Database, mailer: Mailer, welcome: Welcome): AccountsService {
+  /** What a guest made goes into the account that its browser signs in to. */
+  async function joined(tx: Executor, found: AccountRow, guestId: string | undefined): Promise<AccountWire> {
+    const guest = guestId === undefined || guestId === found.id ? undefined : await findAccount(tx, guestId);
+    if (guest?.email === null) await moveAccount(tx, guest.id, found.id);
+    return toWire(found);
+  }
+  async function byCode(tx: Executor, secret: string, purpose: 'device' | 'reset'): Promise<AccountRow> {
+    const accountId = await takeCode(tx, hashSecret(secret), purpose);
+    const found = accountId === undefined ? undefined : await findAccount(tx, accountId);
+    if (!found) throw new ProblemError('code.unknown', 'There is no such code: it was used, or is too old.');
+    return found;
+  }
+
+  return {
+    show: async (accountId) => {
+      const found = await findAccount(db, accountId);
+      if (!found) throw new ProblemError('account.needed', 'Nobody is signed in here.');
+      return toWire(found);
+    },
+    makeGuest: () =>
+      db.transaction(async (tx) => {
+        const id = uuidv7();
+        const key = makeToken();
+        await insertGuest(tx, id, hashSecret(key));
+        await welcome(tx, id);
+        return { id, email: null, key };
+      }),
+    guestAgain: async (key) => {
+      const found = await findGuest(db, hashSecret(key));
+      if (!found) throw new ProblemError('code.unknown', 'This browser is not signed in any more; sign in again.');
+      return { ...toWire(found), key };
+    },
+    claim: async (accountId, email, password) => {
+      const passwordHash = await hashPassword(password);
+      return db.transaction(async (tx) => {
+        const found = await findAccount(tx, accountId);
+        if (typeof found?.email === 'string')
+          throw new ProblemError('account.claimed', 'This account has an address already.');
+        const isClaimed = await claim(tx, accountId, email, passwordHash).catch((error: unknown) => {
+          if (isTaken(error)) return false;
+          throw error;
+        });
+        if (!isClaimed)
+          throw new ProblemError('account.email_taken', 'There is an account with this address; sign in.');
+        return { id: accountId, email };
+      });
+    },
+    signIn: async (email, password, guestId) => {
+      const found = await findByEmail(db, email);
+      if (!(await isPassword(found?.passwordHash, password)) || !found)
+        throw new ProblemError('account.wrong', 'The address or the password is not right.');
+      return db.transaction((tx) => joined(tx, found, guestId));
+    },
+    endSessions: (accountId) => endSessions(db, accountId),
+    changePassword: async (accountId, current, password) => {
+      const found = await findAccount(db, accountId);
+      if (!(await isPassword(found?.passwordHash, current)))
+        throw new ProblemError('account.wrong', 'The password is not right.');
+      const passwordHash = await hashPassword(password);
+      await db.transaction(async (tx) => {
+        await setPassword(tx, accountId, passwordHash);
+        await endSessions(tx, accountId);
+      });
+    },
+    makeDeviceCode: async (accountId) => {
+      const code = makeDeviceCode();
+      const expiresAt = inMinutes(DEVICE_CODE_MINUTES);
+      await keepCode(db, { hash: hashSecret(code), purpose: 'device', accountId, expiresAt });
+      return { code: `${code.slice(0, 5)}-${code.slice(5)}`, expiresAt: expiresAt.toISOString() };
+    },
+    useDeviceCode: (code, guestId) =>
+      db.transaction(async (tx) => joined(tx, await byCode(tx, code, 'device'), guestId)),
+    askReset: async (email, link) => {
+      const found = await findByEmail(db, email);
+      if (!found) return;
+      const token = makeToken();
+      const expiresAt = inMinutes(RESET_MINUTES);
+      await keepCode(db, { hash: hashSecret(token), purpose: 'reset', accountId: found.id, expiresAt });
+      await mailer.send({
+        to: email,
+        subject: 'A new password for Sprell',
+        text: `Somebody asked for a new password for this address. If it was you, set it here within the hour:\n\n${link(token)}\n\nIf it was not, nothing has changed and nothing need be done.`,
+      });
+    },
+    useReset: async (token, password, guestId) => {
+      const passwordHash = await hashPassword(password);
+      return db.transaction(async (tx) => {
+        const found = await byCode(tx, token, 'reset');
+        await setPassword(tx, found.id, passwordHash);
+        await endSessions(tx, found.id);
+        return joined(tx, found, guestId);
+      });
+    },
+  };
+}
+
+const inMinutes = (minutes: number) => new Date(Date.now() + minutes * 60_000);
+const toWire = ({ id, email }: AccountRow): AccountWire => ({ id, email });
+
+/** Two browsers claimed the same address at the same moment: the database lets one through. */
+function isTaken(error: unknown): boolean {
+  for (let cause: unknown = error; cause instanceof Error; cause = cause.cause)
+    if ((cause as { code?: string }).code === '23505') return true;
+  return false;
+}

@@ -1,0 +1,254 @@
+import type { AccountWire, JobSummary } from '@sprell/contract';
+import { v7 as uuidv7 } from 'uuid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { startTestApp, type Browser, type Guest, type TestApp } from '../../testing/test-app.ts';
+
+let test: TestApp;
+beforeAll(async () => {
+  test = await startTestApp();
+});
+afterAll(() => test.close());
+
+let made = 0;
+const anAddress = () => `carpenter${(made += 1)}@example.test`;
+const PASSWORD = 'plumb and square';
+const READING = { length: 'mm', finest: 16, metricStep: '1', rounding: 'nearest', fractions: 'lowest' };
+
+async function aJob({ browser }: { readonly browser: Browser }, title: string): Promise<string> {
+  const jobId = uuidv7();
+  const changes = [{ id: uuidv7(), kind: 'job.add', title, reading: READING }];
+  await browser.post(`/api/jobs/${jobId}/changes`).send({ changes }).expect(200);
+  return jobId;
+}
+const titles = async (browser: Browser) =>
+  ((await browser.get('/api/jobs').expect(200)).body as JobSummary[]).map(({ title }) => title).sort();
+const codeOf = ({ body }: { body: unknown }) => (body as { code?: string }).code;
+
+async function claimed(): Promise<Guest & { readonly email: string }> {
+  const guest = await test.guest();
+  const email = anAddress();
+  await guest.browser.post('/api/account/claim').send({ email, password: PASSWORD }).expect(200);
+  return { ...guest, email };
+}
+const signIn = (browser: Browser, email: string, password = PASSWORD) =>
+  browser.post('/api/account/sign-in').send({ email, password });
+
+describe('a guest', () => {
+  it('has an account of its own, the same one for as long as the browser knows it', async () => {
+    const { browser, accountId } = await test.guest();
+    expect((await browser.post('/api/account/guest').send({})).body).toEqual({ id: accountId, email: null, key: null });
+    expect((await browser.get('/api/account')).body).toEqual({ id: accountId, email: null });
+    expect(codeOf(await test.browser().get('/api/account').expect(401))).toBe('account.needed');
+  });
+
+  it('that lost its cookie comes back by its key, for as long as it is a guest', async () => {
+    const browser = test.browser();
+    const { body } = await browser.post('/api/account/guest').send({});
+    const { id, key } = body as { id: string; key: string };
+    const { rows } = await test.database.pool.query('select guest_key_hash from account where id = $1', [id]);
+    expect((rows[0] as { guest_key_hash: string }).guest_key_hash).not.toContain(key);
+    const again = test.browser();
+    await again.post('/api/account/guest').send({ key }).expect(200, { id, email: null, key });
+    await again.get('/api/jobs').expect(200);
+    await again.post('/api/account/claim').send({ email: anAddress(), password: PASSWORD }).expect(200);
+    expect(codeOf(await test.browser().post('/api/account/guest').send({ key }).expect(404))).toBe('code.unknown');
+  });
+
+  it('is known by a cookie that no script reads and no other site sends', async () => {
+    const answer = await test.browser().post('/api/account/guest').send({});
+    const [cookie] = answer.headers['set-cookie'] as unknown as string[];
+    expect(cookie).toMatch(/^sprell=.*; Path=\/; Expires=.*; HttpOnly; SameSite=Lax$/);
+    const behindTls = await test.browser().post('/api/account/guest').set('X-Forwarded-Proto', 'https').send({});
+    expect(behindTls.headers['set-cookie']?.[0]).toContain('; Secure');
+  });
+
+  it('claims the account with an address and a password, and keeps what was made', async () => {
+    const guest = await test.guest();
+    await aJob(guest, 'Shed');
+    const email = anAddress();
+    const answer = await guest.browser
+      .post('/api/account/claim')
+      .send({ email: ` ${email.toUpperCase()} `, password: PASSWORD });
+    expect(answer.body).toEqual({ id: guest.accountId, email });
+    const again = await guest.browser.post('/api/account/claim').send({ email: anAddress(), password: PASSWORD });
+    expect([again.status, codeOf(again)]).toEqual([409, 'account.claimed']);
+    const other = await test.guest();
+    const taken = await other.browser.post('/api/account/claim').send({ email, password: PASSWORD });
+    expect([taken.status, codeOf(taken)]).toEqual([409, 'account.email_taken']);
+    const elsewhere = test.browser();
+    await signIn(elsewhere, email).expect(200);
+    expect(await titles(elsewhere)).toEqual(['Shed']);
+  });
+
+  it('loses an address to no one when two claim it at once', async () => {
+    const email = anAddress();
+    const guests = await Promise.all([test.guest(), test.guest(), test.guest()]);
+    const answers = await Promise.all(
+      guests.map(({ browser }) => browser.post('/api/account/claim').send({ email, password: PASSWORD })),
+    );
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409, 409]);
+  });
+});
+
+describe('signing in', () => {
+  it('says the same of a wrong password and of an address that is unknown', async () => {
+    const { email } = await claimed();
+    const wrong = await signIn(test.browser(), email, 'out of plumb');
+    const unknown = await signIn(test.browser(), anAddress());
+    expect([wrong.status, codeOf(wrong)]).toEqual([401, 'account.wrong']);
+    expect({ ...(unknown.body as object), requestId: '' }).toEqual({ ...(wrong.body as object), requestId: '' });
+  });
+
+  it("brings what the browser's guest made along, on its other devices too", async () => {
+    const owner = await claimed();
+    await aJob(owner, 'Porch');
+    const guest = await test.guest();
+    const jobId = await aJob(guest, 'Gate');
+    const { body } = await guest.browser.post('/api/account/code').send({}).expect(200);
+    const phone = test.browser();
+    await phone
+      .post('/api/account/code/use')
+      .send({ code: (body as { code: string }).code })
+      .expect(200);
+    const { body: account } = await signIn(guest.browser, owner.email).expect(200);
+    expect((account as AccountWire).id).toBe(owner.accountId);
+    for (const browser of [guest.browser, phone, owner.browser])
+      expect(await titles(browser)).toEqual(['Gate', 'Porch']);
+    // What the guest had sent is known of the account: sent again, it is done once.
+    await phone.get(`/api/jobs/${jobId}`).expect(200);
+  });
+
+  it('opens a session with another id, so that one known before opens nothing', async () => {
+    const { email } = await claimed();
+    const browser = test.browser();
+    const made = await browser.post('/api/account/guest').send({});
+    const before = made.headers['set-cookie']?.[0]?.split(';')[0] as string;
+    await test.browser().get('/api/account').set('Cookie', before).expect(200);
+    await signIn(browser, email).expect(200);
+    await test.browser().get('/api/account').set('Cookie', before).expect(401);
+  });
+
+  it('ends here, or everywhere at once', async () => {
+    const { browser, email } = await claimed();
+    const [second, third] = [test.browser(), test.browser()];
+    await signIn(second, email).expect(200);
+    await signIn(third, email).expect(200);
+    await second.post('/api/account/sign-out').send({ everywhere: false }).expect(200);
+    await second.get('/api/jobs').expect(401);
+    await third.get('/api/jobs').expect(200);
+    await third.post('/api/account/sign-out').send({ everywhere: true }).expect(200);
+    for (const one of [browser, third]) await one.get('/api/jobs').expect(401);
+  });
+
+  it('takes a new password where the old one is known, and ends every other session', async () => {
+    const { browser, email } = await claimed();
+    const other = test.browser();
+    await signIn(other, email).expect(200);
+    const change = (current: string) =>
+      browser.post('/api/account/password').send({ current, password: 'level and true' });
+    expect(codeOf(await change('not it').expect(401))).toBe('account.wrong');
+    await change(PASSWORD).expect(200);
+    await browser.get('/api/jobs').expect(200);
+    await other.get('/api/jobs').expect(401);
+    await signIn(other, email).expect(401);
+    await signIn(other, email, 'level and true').expect(200);
+  });
+
+  it('keeps passwords by a hash that costs memory, and codes by a hash', async () => {
+    const { accountId, browser } = await claimed();
+    const { body } = await browser.post('/api/account/code').send({});
+    const { rows } = await test.database.pool.query('select * from account where id = $1', [accountId]);
+    expect((rows[0] as { password_hash: string }).password_hash).toMatch(/^\$argon2id\$v=19\$m=19456,t=2,p=1\$/);
+    const codes = JSON.stringify((await test.database.pool.query('select * from one_time_code')).rows);
+    expect(codes).not.toContain((body as { code: string }).code.replace('-', ''));
+  });
+});
+
+describe('a code for another device', () => {
+  it('is good once, however it is written', async () => {
+    const guest = await test.guest();
+    await aJob(guest, 'Stair');
+    const { body } = await guest.browser.post('/api/account/code').send({});
+    const { code } = body as { code: string };
+    expect(code).toMatch(/^[2-9A-HJKMNP-TW-ZV]{5}-[2-9A-HJKMNP-TW-ZV]{5}$/);
+    const phone = test.browser();
+    const use = (browser: Browser, text: string) => browser.post('/api/account/code/use').send({ code: text });
+    await use(phone, ` ${code.toLowerCase().replace('-', ' ')} `).expect(200);
+    expect(await titles(phone)).toEqual(['Stair']);
+    expect(codeOf(await use(test.browser(), code).expect(404))).toBe('code.unknown');
+    // Each has its own session: one that signs out takes the other nowhere.
+    await phone.post('/api/account/sign-out').send({ everywhere: false }).expect(200);
+    await guest.browser.get('/api/jobs').expect(200);
+  });
+
+  it('is too old after a quarter of an hour', async () => {
+    const guest = await test.guest();
+    const { body } = await guest.browser.post('/api/account/code').send({});
+    await test.database.pool.query(`update one_time_code set expires_at = now() - interval '1 second'`);
+    await test
+      .browser()
+      .post('/api/account/code/use')
+      .send(body as object)
+      .expect(400);
+    const { code } = body as { code: string };
+    await test.browser().post('/api/account/code/use').send({ code }).expect(404);
+  });
+});
+
+describe('a forgotten password', () => {
+  it('is set anew by a link that goes to the address, is good once, and ends every session', async () => {
+    const { browser, email } = await claimed();
+    await test.browser().post('/api/account/reset').send({ email }).expect(200);
+    const token = /new-password#(\S+)/.exec(test.mail.sent()[0]?.text ?? '')?.[1] as string;
+    expect(test.mail.sent()[0]?.to).toBe(email);
+    const fresh = test.browser();
+    const set = () => fresh.post('/api/account/reset/use').send({ token, password: 'sharp as a chisel' });
+    await set().expect(200);
+    await browser.get('/api/jobs').expect(401);
+    await fresh.get('/api/jobs').expect(200);
+    expect(codeOf(await set().expect(404))).toBe('code.unknown');
+    await signIn(test.browser(), email, 'sharp as a chisel').expect(200);
+  });
+
+  it('answers alike for an address that nobody has, and writes to nobody', async () => {
+    const before = test.mail.sent().length;
+    const { body } = await test.browser().post('/api/account/reset').send({ email: anAddress() }).expect(200);
+    expect(body).toEqual({ done: true });
+    expect(test.mail.sent()).toHaveLength(before);
+  });
+});
+
+describe('what was sent', () => {
+  it('can be looked at with the demo alone, as text', async () => {
+    await test.browser().get('/outbox').expect(404);
+    const demo = await startTestApp({ demo: true });
+    await demo.mail.send({ to: 'a@example.test', subject: '<script>', text: 'see http://x.test/a?b=1&c' });
+    const page = await demo.browser().get('/outbox').expect(200);
+    expect(page.text).toContain('&lt;script&gt;');
+    expect(page.text).toContain('<a href="http://x.test/a?b=1&amp;c">');
+    await demo.close();
+  });
+});
+
+describe('the door', () => {
+  it('takes no write from a page of another origin', async () => {
+    const { browser } = await test.guest();
+    for (const origin of ['http://elsewhere.test', 'null', 'http://sprell.test:8080']) {
+      const answer = await browser.post('/api/account/code').set('Origin', origin).send({});
+      expect([answer.status, codeOf(answer)]).toEqual([403, 'request.foreign']);
+    }
+  });
+
+  it('lets passwords and codes be guessed at only so often', async () => {
+    const small = await startTestApp({ limits: { requestsAMinute: 30, guessesAQuarterHour: 3 } });
+    const browser = small.browser();
+    for (let tries = 0; tries < 3; tries += 1) await signIn(browser, 'a@example.test').expect(401);
+    const answer = await signIn(browser, 'a@example.test');
+    expect([answer.status, codeOf(answer)]).toEqual([429, 'request.too_many']);
+    expect(Number(answer.headers['retry-after'])).toBeGreaterThan(0);
+    const statuses = [];
+    for (let tries = 0; tries < 32; tries += 1) statuses.push((await browser.get('/api/account')).status);
+    expect(statuses.slice(-2)).toEqual([429, 429]);
+    await small.close();
+  });
+});

@@ -1,0 +1,144 @@
+import { once } from 'node:events';
+import { createServer, get, type IncomingMessage, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import pg from 'pg';
+import { pino } from 'pino';
+import { v7 as uuidv7 } from 'uuid';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { createApp } from '../../app.ts';
+import { appParts, startTestApp, type Guest, type TestApp } from '../../testing/test-app.ts';
+import { JobFeed } from './job-feed.ts';
+
+let test: TestApp;
+let server: Server;
+let owner: Guest;
+let jobId: string;
+beforeAll(async () => {
+  test = await startTestApp();
+  server = createServer(test.app).listen(0, '127.0.0.1');
+  await once(server, 'listening');
+});
+afterAll(async () => {
+  await test.close();
+  server.close();
+});
+beforeEach(async () => {
+  owner = await test.guest();
+  jobId = uuidv7();
+  const reading = { length: 'mm', finest: 16, metricStep: '1', rounding: 'nearest', fractions: 'lowest' };
+  await send(owner, { id: uuidv7(), kind: 'job.add', title: 'Shed', reading });
+});
+
+const send = (guest: Guest, ...changes: readonly object[]) =>
+  guest.browser.post(`/api/jobs/${jobId}/changes`).send({ changes }).expect(200);
+const aLine = (number: number) => ({
+  id: uuidv7(),
+  kind: 'line.add',
+  lineId: uuidv7(),
+  number,
+  position: 'a0',
+  source: '5',
+  label: null,
+  note: '',
+});
+
+interface Stream {
+  readonly answer: IncomingMessage;
+  readonly said: number[];
+  readonly ended: Promise<unknown>;
+  next(revision: number): Promise<void>;
+}
+/** Listens to a job as a page does. */
+async function listen(guest: Guest, at: Server = server): Promise<Stream> {
+  const { request: asked } = await guest.browser.get('/api/account');
+  const cookie = (asked as unknown as { getHeader?: (name: string) => string; cookies?: string }).cookies ?? '';
+  const { port } = at.address() as AddressInfo;
+  const answer = await new Promise<IncomingMessage>((resolve, reject) =>
+    get({ host: '127.0.0.1', port, path: `/api/jobs/${jobId}/events`, headers: { cookie } }, resolve).once(
+      'error',
+      reject,
+    ),
+  );
+  const said: number[] = [];
+  const waiting: (() => void)[] = [];
+  answer.setEncoding('utf8');
+  answer.on('data', (text: string) => {
+    for (const [, revision] of text.matchAll(/^data: \{"revision":(\d+)\}$/gm)) said.push(Number(revision));
+    for (const wake of waiting.splice(0)) wake();
+  });
+  return {
+    answer,
+    said,
+    ended: once(answer, 'close'),
+    next: async (revision) => {
+      while (said.at(-1) !== revision) await new Promise<void>((resolve) => waiting.push(resolve));
+    },
+  };
+}
+
+describe('the stream of a job', () => {
+  it('says where the job stands, and every revision after that', async () => {
+    const stream = await listen(owner);
+    expect(stream.answer.headers['content-type']).toContain('text/event-stream');
+    await stream.next(1);
+    await send(owner, aLine(1), aLine(2));
+    await stream.next(3);
+    expect(stream.said).toEqual([1, 3]);
+    const since = await owner.browser.get(`/api/jobs/${jobId}/since/2`).expect(200);
+    expect(since.body).toMatchObject({ revision: 3, lines: [{ number: 2 }], scales: [] });
+    stream.answer.destroy();
+  });
+
+  it('comes from whichever server process the change was made in', async () => {
+    const feed = new JobFeed(test.url, pino({ level: 'silent' }));
+    await feed.start();
+    const second = createServer(createApp({ ...appParts(test.database), feed })).listen(0, '127.0.0.1');
+    await once(second, 'listening');
+    const stream = await listen(owner, second);
+    await stream.next(1);
+    await send(owner, aLine(1));
+    await stream.next(2);
+    await feed.close();
+    await stream.ended;
+    second.close();
+  });
+
+  it('is opened for those alone who may see the job, and ends at once when that is taken back', async () => {
+    const other = await test.guest();
+    expect((await listen(other)).answer.statusCode).toBe(404);
+    await test.browser().get(`/api/jobs/${jobId}/events`).expect(401);
+    await owner.browser.get('/api/jobs/nonsense/events').expect(400);
+    const { body } = await owner.browser.post(`/api/jobs/${jobId}/invitations`).send({ role: 'read' });
+    await other.browser
+      .post('/api/invitations/accept')
+      .send({ token: (body as { token: string }).token })
+      .expect(200);
+    const [theirs, ours] = [await listen(other), await listen(owner)];
+    await theirs.next(1);
+    await owner.browser.delete(`/api/jobs/${jobId}/members/${other.accountId}`).expect(200);
+    await theirs.ended;
+    await send(owner, aLine(1));
+    await ours.next(2);
+    expect(theirs.said).toEqual([1]);
+    await owner.browser.post('/api/account/sign-out').send({ everywhere: true }).expect(200);
+    await ours.ended;
+  });
+
+  it('ends when the database is lost, so that nothing is missed, and is there again with it', async () => {
+    const stream = await listen(owner);
+    await stream.next(1);
+    const admin = new pg.Client({ connectionString: test.url });
+    await admin.connect();
+    await admin.query(`select pg_terminate_backend(pid) from pg_stat_activity where application_name = 'sprell feed'
+      and datname = current_database()`);
+    await admin.end();
+    await stream.ended;
+    let again = await listen(owner);
+    while (again.answer.statusCode === 503) {
+      await new Promise((resolve) => setTimeout(resolve, 100));
+      again = await listen(owner);
+    }
+    await again.next(1);
+    again.answer.destroy();
+  });
+});

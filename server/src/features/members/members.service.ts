@@ -1,0 +1,61 @@
+import type { MemberWire } from '@sprell/contract';
+import type { Database, Executor } from '../../db/client.ts';
+import { ProblemError } from '../../http/problem-error.ts';
+import { hashSecret, makeToken } from '../accounts/secrets.ts';
+import { tell } from '../feed/tell.ts';
+import { findJob } from '../jobs/jobs.repository.ts';
+import { noSuchJob } from '../jobs/jobs.service.ts';
+import { dropInvitations, dropMember, findInvitation, keepInvitation, letIn, membersOf } from './members.repository.ts';
+
+const INVITATION_DAYS = 7;
+
+/** Who may see a job besides its owner. Each throws job.not_found, and job.not_owner for what is the owner's alone. */
+export interface MembersService {
+  list(accountId: string, jobId: string): Promise<MemberWire[]>;
+  invite(accountId: string, jobId: string, role: 'read' | 'edit'): Promise<{ token: string; expiresAt: string }>;
+  withdraw(accountId: string, jobId: string): Promise<void>;
+  /** @throws {ProblemError} code.unknown */
+  accept(accountId: string, token: string): Promise<{ jobId: string }>;
+  /** By the owner for anyone, by a member for itself. */
+  remove(accountId: string, jobId: string, memberId: string): Promise<void>;
+}
+
+export function makeMembersService(db: Database): MembersService {
+  async function owned(executor: Executor, accountId: string, jobId: string): Promise<void> {
+    const job = await findJob(executor, accountId, jobId);
+    if (!job) throw noSuchJob();
+    if (job.role !== 'own') throw new ProblemError('job.not_owner', 'Only the owner of the job can do this.');
+  }
+  return {
+    list: async (accountId, jobId) => {
+      await owned(db, accountId, jobId);
+      return membersOf(db, jobId);
+    },
+    invite: async (accountId, jobId, role) => {
+      await owned(db, accountId, jobId);
+      const token = makeToken();
+      const expiresAt = new Date(Date.now() + INVITATION_DAYS * 86_400_000);
+      await keepInvitation(db, { hash: hashSecret(token), jobId, role, expiresAt });
+      return { token, expiresAt: expiresAt.toISOString() };
+    },
+    withdraw: async (accountId, jobId) => {
+      await owned(db, accountId, jobId);
+      await dropInvitations(db, jobId);
+    },
+    accept: async (accountId, token) => {
+      const found = await findInvitation(db, hashSecret(token));
+      if (!found) throw new ProblemError('code.unknown', 'This invitation was taken back, or is too old.');
+      if (found.ownerId !== accountId) await letIn(db, found.jobId, accountId, found.role);
+      return { jobId: found.jobId };
+    },
+    remove: async (accountId, jobId, memberId) => {
+      if (memberId === accountId) {
+        if (!(await findJob(db, accountId, jobId))) throw noSuchJob();
+      } else await owned(db, accountId, jobId);
+      await db.transaction(async (tx) => {
+        await dropMember(tx, jobId, memberId);
+        await tell(tx, { kind: 'shut', accountId: memberId, jobId });
+      });
+    },
+  };
+}

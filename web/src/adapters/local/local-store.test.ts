@@ -1,0 +1,203 @@
+import 'fake-indexeddb/auto';
+import type { Change, ChangeResult, JobWire, LineWire, ScaleWire } from '@sprell/contract';
+import Dexie from 'dexie';
+import { v7 as uuidv7 } from 'uuid';
+import { describe, expect, it } from 'vitest';
+import { DexieStore } from './dexie-store.ts';
+import type { LocalStore } from './local-store.ts';
+import { MemoryStore } from './memory-store.ts';
+
+const READING: JobWire['reading'] = {
+  length: 'ft-in',
+  finest: 16,
+  metricStep: '1',
+  rounding: 'nearest',
+  fractions: 'lowest',
+};
+const aJob = (more: Partial<JobWire> = {}): JobWire => ({
+  id: uuidv7(),
+  title: 'Porch',
+  reading: READING,
+  revision: 3,
+  role: 'own',
+  nextNumber: 2,
+  lines: [],
+  scales: [],
+  ...more,
+});
+const aLine = (more: Partial<LineWire> = {}): LineWire => ({
+  id: uuidv7(),
+  kind: 'worked',
+  number: 1,
+  position: 'a0',
+  source: `5'`,
+  label: null,
+  note: '',
+  revision: 1,
+  deleted: false,
+  ...more,
+});
+const aScale = (more: Partial<ScaleWire> = {}): ScaleWire => ({
+  id: uuidv7(),
+  kind: 'ratio',
+  paper: '1',
+  site: '20',
+  name: null,
+  revision: 1,
+  deleted: false,
+  ...more,
+});
+const anEdit = (line: LineWire, source: string, base: number | string = line.revision): Change => {
+  const { id: lineId, position, label, note } = line;
+  return { id: uuidv7(), kind: 'line.edit', lineId, base, position, source, label, note };
+};
+
+let made = 0;
+describe.each<[string, () => Promise<LocalStore>]>([
+  ['in the database of the browser', () => new DexieStore(`test${(made += 1)}`).ready()],
+  ['in memory', () => Promise.resolve(new MemoryStore())],
+])('the jobs of this device, %s', (_, open) => {
+  it('hold a change and what it leaves behind, in order, until the server has answered', async () => {
+    const local = await open();
+    const [job, line] = [aJob(), aLine()];
+    const head = { ...job, lines: undefined, scales: undefined };
+    const add: Change = { id: uuidv7(), kind: 'job.add', title: job.title, reading: READING };
+    await local.write(job.id, { change: add, head });
+    const first = anEdit(line, `6'`);
+    const second = anEdit(line, `7'`, first.id);
+    await local.write(job.id, { change: first, line: { ...line, source: `6'` } });
+    await local.write(job.id, { change: second, line: { ...line, source: `7'` } });
+    expect(await local.countWaiting()).toBe(3);
+    const here = await local.open(job.id);
+    expect(here?.lines).toEqual([{ ...line, source: `7'` }]);
+    expect(here?.waiting.map(({ id }) => id)).toEqual([add.id, first.id, second.id]);
+
+    const batch = await local.batch(2, new Set());
+    expect(batch?.changes.map(({ id }) => id)).toEqual([add.id, first.id]);
+    const results: ChangeResult[] = [
+      { id: add.id, status: 'reads', reading: READING },
+      { id: first.id, status: 'applied', line: { ...line, source: `6'`, revision: 4, number: 9 } },
+    ];
+    await local.settle(batch as never, results);
+    // Ours came after: its words stay, with the revision and number of the server.
+    expect((await local.open(job.id))?.lines).toEqual([{ ...line, source: `7'`, revision: 4, number: 9 }]);
+    const rest = await local.batch(200, new Set());
+    expect(rest?.changes).toEqual([second]);
+    await local.settle(rest as never, [
+      { id: second.id, status: 'applied', line: { ...line, source: `7'`, revision: 5, number: 9 } },
+    ]);
+    expect(await local.batch(200, new Set())).toBeUndefined();
+    expect((await local.open(job.id))?.lines[0]?.revision).toBe(5);
+  });
+
+  it('keep both versions of a line that was changed elsewhere, whatever was built on ours', async () => {
+    const local = await open();
+    const line = aLine();
+    const job = aJob({ lines: [line] });
+    await local.adopt(job, 'all');
+    const first = anEdit(line, `6'`);
+    const second = anEdit(line, `7'`, first.id);
+    await local.write(job.id, { change: first, line: { ...line, source: `6'` } });
+    await local.write(job.id, { change: second, line: { ...line, source: `7'` } });
+    const theirs = { ...line, source: `9'`, revision: 8 };
+    const batch = await local.batch(200, new Set());
+    await local.settle(
+      batch as never,
+      [first, second].map(({ id }): ChangeResult => ({ id, status: 'conflict', line: theirs })),
+    );
+    const here = await local.open(job.id);
+    expect(here?.lines).toMatchObject([theirs]);
+    expect(here?.conflicts).toMatchObject([{ lineId: line.id, mine: { source: `7'` }, theirs }]);
+    await local.dropConflict(line.id);
+    expect((await local.open(job.id))?.conflicts).toEqual([]);
+  });
+
+  it('take over what the server has, but for what waits here', async () => {
+    const local = await open();
+    const [one, other, gone] = [aLine(), aLine({ number: 2 }), aLine({ number: 3 })];
+    const scale = aScale();
+    const job = aJob({ lines: [one, other, gone], scales: [scale] });
+    await local.adopt(job, 'all');
+    await local.write(job.id, { change: anEdit(one, `6'`), line: { ...one, source: `6'` } });
+    const theirs = { ...other, source: `8'`, revision: 7 };
+    await local.adopt({ ...job, revision: 6, lines: [{ ...other, source: '2"' }], scales: [] }, 'changes');
+    expect((await local.open(job.id))?.lines.map(({ source }) => source).sort()).toEqual(['2"', `5'`, `6'`]);
+    expect((await local.open(job.id))?.scales).toHaveLength(1);
+    const all: JobWire = {
+      ...job,
+      title: 'Porch, north',
+      nextNumber: 2,
+      lines: [{ ...one, source: '1"' }, theirs],
+      scales: [{ ...scale, site: '50' }],
+    };
+    await local.adopt(all, 'all');
+    const here = await local.open(job.id);
+    expect(here?.head).toMatchObject({ title: 'Porch, north' });
+    expect(here?.lines.map(({ source }) => source).sort()).toEqual([`6'`, `8'`]);
+    expect(here?.scales).toMatchObject([{ site: '50' }]);
+    // A job with something that waits is not forgotten.
+    await local.forget(job.id);
+    expect(await local.open(job.id)).toBeDefined();
+    await local.settle((await local.batch(9, new Set())) as never, []);
+    await local.forget(job.id);
+    expect(await local.open(job.id)).toBeUndefined();
+  });
+
+  it('pass over jobs whose changes are held back, and say how many wait in all', async () => {
+    const local = await open();
+    const jobs = [aJob(), aJob()] as const;
+    for (const job of jobs) {
+      await local.adopt(job, 'all');
+      await local.write(job.id, { change: anEdit(aLine(), '1') });
+    }
+    expect((await local.batch(9, new Set([jobs[0].id])))?.jobId).toBe(jobs[1].id);
+    expect(await local.batch(9, new Set(jobs.map(({ id }) => id)))).toBeUndefined();
+    expect(await local.countWaiting()).toBe(2);
+  });
+
+  it('take the server’s word on scales and readings, where nothing of ours came after', async () => {
+    const local = await open();
+    const scale = aScale();
+    const job = aJob({ scales: [scale] });
+    await local.adopt(job, 'all');
+    const off: Change = { id: uuidv7(), kind: 'scale.delete', scaleId: scale.id, base: 1 };
+    const reads: Change = { id: uuidv7(), kind: 'job.reading', reading: { ...READING, finest: 8 } };
+    await local.write(job.id, { change: off, scale: { ...scale, deleted: true } });
+    await local.write(job.id, { change: reads });
+    await local.settle((await local.batch(9, new Set())) as never, [
+      { id: off.id, status: 'scale.conflict', scale: { ...scale, site: '25', revision: 4 } },
+      { id: reads.id, status: 'reads', reading: { ...READING, finest: 8 } },
+    ]);
+    const here = await local.open(job.id);
+    expect(here?.scales).toMatchObject([{ site: '25', deleted: false, revision: 4 }]);
+    expect(here?.head.reading.finest).toBe(8);
+  });
+
+  it('keep notes, and forget everything when told to', async () => {
+    const local = await open();
+    await local.setNote('entry', { text: `5'` });
+    expect(await local.note('entry')).toEqual({ text: `5'` });
+    await local.adopt(aJob(), 'all');
+    await local.clear();
+    expect([await local.note('entry'), await local.heads()]).toEqual([undefined, []]);
+  });
+});
+
+describe('the database of the browser', () => {
+  it('is what another page finds, and sends what an older Sprell wrote down', async () => {
+    const name = `test${(made += 1)}`;
+    const job = aJob();
+    const first = await new DexieStore(name).ready();
+    await first.adopt(job, 'all');
+    // As version 1 wrote a change down, whatever is written today.
+    const old = new Dexie(name);
+    await old.open();
+    const change = anEdit(aLine(), `6'`);
+    await old
+      .table('outbox')
+      .add({ jobId: job.id, subject: (change as { lineId: string }).lineId, version: 1, change });
+    old.close();
+    const second = await new DexieStore(name).ready();
+    expect(await second.batch(9, new Set())).toMatchObject({ jobId: job.id, changes: [change] });
+  });
+});

@@ -1,0 +1,68 @@
+import type { Change, ChangeResult, JobWire, LineWire, ScaleWire } from '@sprell/contract';
+
+/** A job without what stands in it. */
+export type JobHead = Omit<JobWire, 'lines' | 'scales'>;
+
+/** A job as this device has it: with its own changes done, sent or not. */
+export interface LocalJob {
+  readonly head: JobHead;
+  readonly lines: readonly LineWire[];
+  readonly scales: readonly ScaleWire[];
+  /** Changes that the server was not told yet, in order. */
+  readonly waiting: readonly Change[];
+  readonly conflicts: readonly KeptConflict[];
+}
+
+/** Two versions of one line, kept until somebody chooses. */
+export interface KeptConflict {
+  readonly lineId: string;
+  readonly jobId: string;
+  /** What was written here; undefined for a line that was taken off. */
+  readonly mine: LineWire | undefined;
+  readonly theirs: LineWire;
+}
+
+/** What one change leaves behind on this device. */
+export interface LocalWrite {
+  readonly change: Change;
+  readonly head?: JobHead;
+  readonly line?: LineWire;
+  readonly scale?: ScaleWire;
+}
+
+/** Changes of one job to be sent together. `places` tell them again when they are answered. */
+export interface Batch {
+  readonly jobId: string;
+  readonly places: readonly number[];
+  readonly changes: readonly Change[];
+}
+
+/**
+ * The jobs as this device keeps them, and the changes that wait for the server. A write that came back stays, whatever
+ * happens to the page, the browser or the power.
+ */
+export interface LocalStore {
+  heads(): Promise<readonly JobHead[]>;
+  open(jobId: string): Promise<LocalJob | undefined>;
+  /** One change and what it leaves behind, together or not at all. */
+  write(jobId: string, written: LocalWrite): Promise<void>;
+  /**
+   * Takes over what the server holds, but for what has changes waiting.
+   * @param extent whether it is all of the job, or what changed in it since it was taken over last
+   */
+  adopt(job: JobWire, extent: 'all' | 'changes'): Promise<void>;
+  /** The first changes that wait, of one job. @param held jobs whose changes cannot be sent now */
+  batch(limit: number, held: ReadonlySet<string>): Promise<Batch | undefined>;
+  /** What became of a batch: it waits no more, and what it was done to is as the server says. */
+  settle(batch: Batch, results: readonly ChangeResult[]): Promise<void>;
+  /** How many changes wait, of all jobs. */
+  countWaiting(): Promise<number>;
+  dropConflict(lineId: string): Promise<void>;
+  /** A job that is not this account's any more. Nothing happens to one that has changes waiting. */
+  forget(jobId: string): Promise<void>;
+  /** Small things that have to outlive the browser being killed. */
+  note(key: string): Promise<unknown>;
+  setNote(key: string, value: unknown): Promise<void>;
+  /** Everything goes, what waits too. */
+  clear(): Promise<void>;
+}

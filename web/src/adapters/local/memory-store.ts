@@ -1,0 +1,126 @@
+import type { Change, ChangeResult, JobWire, LineWire, ScaleWire } from '@sprell/contract';
+import type { Batch, JobHead, KeptConflict, LocalJob, LocalStore, LocalWrite } from './local-store.ts';
+import { adopted, adoptedHead, changeSubject, resultSubject, settled } from './settled.ts';
+
+interface Shelf {
+  head: JobHead;
+  lines: readonly LineWire[];
+  scales: readonly ScaleWire[];
+}
+
+/** The jobs for as long as the page is open: where a browser has no database, and in tests. */
+export class MemoryStore implements LocalStore {
+  readonly #jobs = new Map<string, Shelf>();
+  readonly #conflicts = new Map<string, KeptConflict>();
+  readonly #notes = new Map<string, unknown>();
+  #outbox: readonly { readonly place: number; readonly jobId: string; readonly change: Change }[] = [];
+  #place = 0;
+
+  heads(): Promise<readonly JobHead[]> {
+    return Promise.resolve([...this.#jobs.values()].map(({ head }) => head));
+  }
+
+  open(jobId: string): Promise<LocalJob | undefined> {
+    const shelf = this.#jobs.get(jobId);
+    const conflicts = [...this.#conflicts.values()].filter((one) => one.jobId === jobId);
+    return Promise.resolve(shelf && { ...shelf, waiting: this.#waiting(jobId), conflicts });
+  }
+
+  #waiting(jobId: string): readonly Change[] {
+    return this.#outbox.filter((one) => one.jobId === jobId).map(({ change }) => change);
+  }
+  #subjects(jobId: string): ReadonlySet<string> {
+    return new Set(this.#waiting(jobId).map(changeSubject));
+  }
+
+  write(jobId: string, { change, head, line, scale }: LocalWrite): Promise<void> {
+    this.#place += 1;
+    this.#outbox = [...this.#outbox, { place: this.#place, jobId, change }];
+    this.#put(jobId, { head, line, scale });
+    return Promise.resolve();
+  }
+
+  #put(
+    jobId: string,
+    { head, line, scale }: { head?: JobHead | undefined; line?: LineWire | undefined; scale?: ScaleWire | undefined },
+  ): void {
+    const before = this.#jobs.get(jobId) ?? (head && { head, lines: [], scales: [] });
+    if (before === undefined) return;
+    this.#jobs.set(jobId, {
+      head: head ?? before.head,
+      lines: line ? [...before.lines.filter(({ id }) => id !== line.id), line] : before.lines,
+      scales: scale ? [...before.scales.filter(({ id }) => id !== scale.id), scale] : before.scales,
+    });
+  }
+
+  adopt(job: JobWire, extent: 'all' | 'changes'): Promise<void> {
+    const before = this.#jobs.get(job.id);
+    const waiting = this.#subjects(job.id);
+    this.#jobs.set(job.id, {
+      head: adoptedHead(before?.head, job, waiting),
+      lines: adopted(before?.lines ?? [], job.lines, waiting, extent),
+      scales: adopted(before?.scales ?? [], job.scales, waiting, extent),
+    });
+    return Promise.resolve();
+  }
+
+  batch(limit: number, held: ReadonlySet<string>): Promise<Batch | undefined> {
+    const first = this.#outbox.find(({ jobId }) => !held.has(jobId));
+    if (first === undefined) return Promise.resolve(undefined);
+    const { jobId } = first;
+    const rows = this.#outbox.filter((one) => one.jobId === jobId).slice(0, limit);
+    return Promise.resolve({
+      jobId,
+      places: rows.map(({ place }) => place),
+      changes: rows.map(({ change }) => change),
+    });
+  }
+
+  settle({ jobId, places }: Batch, results: readonly ChangeResult[]): Promise<void> {
+    this.#outbox = this.#outbox.filter(({ place }) => !places.includes(place));
+    const waiting = this.#subjects(jobId);
+    for (const result of results) {
+      const subject = resultSubject(result);
+      const shelf = this.#jobs.get(jobId);
+      const made = settled(jobId, result, {
+        head: shelf?.head,
+        line: shelf?.lines.find(({ id }) => id === subject),
+        scale: shelf?.scales.find(({ id }) => id === subject),
+        conflict: subject === undefined ? undefined : this.#conflicts.get(subject),
+        isOvertaken: subject !== undefined && waiting.has(subject),
+      });
+      this.#put(jobId, made);
+      if (made.conflict) this.#conflicts.set(made.conflict.lineId, made.conflict);
+    }
+    return Promise.resolve();
+  }
+
+  countWaiting(): Promise<number> {
+    return Promise.resolve(this.#outbox.length);
+  }
+
+  dropConflict(lineId: string): Promise<void> {
+    this.#conflicts.delete(lineId);
+    return Promise.resolve();
+  }
+
+  forget(jobId: string): Promise<void> {
+    if (this.#waiting(jobId).length === 0) this.#jobs.delete(jobId);
+    return Promise.resolve();
+  }
+
+  note(key: string): Promise<unknown> {
+    return Promise.resolve(this.#notes.get(key));
+  }
+
+  setNote(key: string, value: unknown): Promise<void> {
+    this.#notes.set(key, value);
+    return Promise.resolve();
+  }
+
+  clear(): Promise<void> {
+    for (const map of [this.#jobs, this.#conflicts, this.#notes]) map.clear();
+    this.#outbox = [];
+    return Promise.resolve();
+  }
+}

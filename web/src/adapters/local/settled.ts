@@ -1,0 +1,93 @@
+import type { Change, ChangeResult, JobWire, LineWire, ScaleWire } from '@sprell/contract';
+import type { JobHead, KeptConflict } from './local-store.ts';
+
+/** What is here of what a result speaks of. */
+export interface Here {
+  readonly head: JobHead | undefined;
+  readonly line: LineWire | undefined;
+  readonly scale: ScaleWire | undefined;
+  readonly conflict: KeptConflict | undefined;
+  /** A later change of ours to the same thing waits still. */
+  readonly isOvertaken: boolean;
+}
+
+/** What is to be written here for it. */
+export interface Settled {
+  readonly head?: JobHead;
+  readonly line?: LineWire;
+  readonly scale?: ScaleWire;
+  readonly conflict?: KeptConflict;
+}
+
+/**
+ * What the server's word on one change makes of what is here. Its revision and number are taken over always; the rest
+ * where nothing of ours came after. Of a conflict both versions stay: theirs in the place, ours beside it.
+ */
+export function settled(jobId: string, result: ChangeResult, here: Here): Settled {
+  switch (result.status) {
+    case 'applied': {
+      const { line: theirs } = result;
+      const { line: ours } = here;
+      return {
+        line: ours && here.isOvertaken ? { ...ours, revision: theirs.revision, number: theirs.number } : theirs,
+      };
+    }
+    case 'conflict': {
+      const { line: theirs } = result;
+      const ours = here.line;
+      // Changes that built on the one in conflict come back the same way: what we had is in the first of them.
+      const mine = here.conflict ? here.conflict.mine : ours?.deleted === false ? ours : undefined;
+      return { line: theirs, conflict: { lineId: theirs.id, jobId, mine, theirs } };
+    }
+    case 'scale':
+      return {
+        scale: here.scale && here.isOvertaken ? { ...here.scale, revision: result.scale.revision } : result.scale,
+      };
+    case 'scale.conflict':
+      return { scale: result.scale };
+    case 'reads':
+      return here.head && !here.isOvertaken ? { head: { ...here.head, reading: result.reading } } : {};
+    case 'refused':
+      return {};
+  }
+}
+
+/** What a change is made to: a line, a scale, or the job itself. */
+export function changeSubject(change: Change): string {
+  if ('lineId' in change) return change.lineId;
+  return 'scaleId' in change ? change.scaleId : 'job';
+}
+
+/** What a result speaks of; undefined for a refusal, which speaks of nothing that there is. */
+export function resultSubject(result: ChangeResult): string | undefined {
+  if ('line' in result) return result.line.id;
+  if ('scale' in result) return result.scale.id;
+  return result.status === 'reads' ? 'job' : undefined;
+}
+
+/**
+ * Lines or scales as they are after the server's were taken over: its own, but for what has changes waiting here, and
+ * for what it does not speak of where it tells changes alone.
+ */
+export function adopted<T extends LineWire | ScaleWire>(
+  ours: readonly T[],
+  theirs: readonly T[],
+  waiting: ReadonlySet<string>,
+  extent: 'all' | 'changes',
+): readonly T[] {
+  const told = new Set(theirs.map(({ id }) => id));
+  const held = ours.filter(({ id }) => waiting.has(id) || (extent === 'changes' && !told.has(id)));
+  return [...theirs.filter(({ id }) => !waiting.has(id) || !ours.some((one) => one.id === id)), ...held];
+}
+
+/** The head of a job as the server has it; numbers that were given here already are not given again. */
+export function adoptedHead(
+  ours: JobHead | undefined,
+  { lines: _lines, scales: _scales, ...theirs }: JobWire,
+  waiting: ReadonlySet<string>,
+): JobHead {
+  const nextNumber = Math.max(theirs.nextNumber, ours?.nextNumber ?? 0);
+  return ours && waiting.has('job')
+    ? { ...ours, revision: theirs.revision, role: theirs.role, nextNumber }
+    : { ...theirs, nextNumber };
+}
