@@ -27,11 +27,20 @@ const writeAnew = (number) => async (page) => {
   await page.click(`[data-line="${number}"] .body`);
 };
 
+/** Everything is there and kept; the stream of the job goes on for ever, so that the network is never idle. */
+const settled = async (page) => {
+  await page.waitForFunction(
+    () => document.querySelector('[data-test=keep-state]')?.textContent === 'kept on the server',
+  );
+  await new Promise((resolve) => setTimeout(resolve, 1500));
+};
+
 /** Another screen, and what is done there. */
 const screen =
   (path, then = async () => undefined) =>
   async (page) => {
-    await page.goto(new URL(path, page.url()).href, { waitUntil: 'networkidle0' });
+    await page.goto(new URL(path, page.url()).href);
+    await settled(page);
     await then(page);
   };
 const takeScale = async (page) => {
@@ -89,6 +98,14 @@ const PICTURES = [
     }),
   },
   {
+    name: 'account',
+    ...DESK,
+    prepare: screen('/account', async (page) => {
+      await page.click('[data-test=make-code]');
+      await page.waitForSelector('[data-test=device-code]');
+    }),
+  },
+  {
     name: 'comfort',
     ...DESK,
     prepare: async (page) => {
@@ -137,7 +154,9 @@ try {
       (comfort) => localStorage.setItem('sprell.comfort', comfort),
       JSON.stringify({ look, hintsSeen: HINTS_SEEN }),
     );
-    await page.goto(`http://127.0.0.1:${server.port}/`, { waitUntil: 'networkidle0' });
+    await page.goto(`http://127.0.0.1:${server.port}/`);
+    await page.waitForSelector('[data-line]');
+    await settled(page);
     await prepare(page);
     await new Promise((resolve) => setTimeout(resolve, 800));
     await page.screenshot({ path: at('docs', 'screenshots', `${name}.png`) });

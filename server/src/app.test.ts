@@ -121,6 +121,7 @@ describe('the configuration', () => {
       smtpUrl: undefined,
       mailFrom: 'Sprell <sprell@localhost>',
       requestsAMinute: 1200,
+      guessesAQuarterHour: 60,
       demo: false,
       logLevel: 'info',
     });

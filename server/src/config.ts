@@ -25,6 +25,8 @@ const environment = z.object({
   SPRELL_MAIL_FROM: z.string().default('Sprell <sprell@localhost>'),
   /** Requests a minute that one account or address may make. */
   SPRELL_REQUESTS_A_MINUTE: z.coerce.number().int().min(1).default(1200),
+  /** Guests made, and passwords and codes tried, in a quarter of an hour by one address. A crew may share one. */
+  SPRELL_GUESSES_A_QUARTER_HOUR: z.coerce.number().int().min(1).default(60),
   /** Set by the demo start alone: every new guest gets the made-up jobs, and mail can be looked at. */
   SPRELL_DEMO: flag,
   SPRELL_LOG: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('info'),
@@ -42,6 +44,7 @@ export interface Config {
   readonly smtpUrl: string | undefined;
   readonly mailFrom: string;
   readonly requestsAMinute: number;
+  readonly guessesAQuarterHour: number;
   readonly demo: boolean;
   readonly logLevel: string;
 }
@@ -61,6 +64,7 @@ export function readConfig(variables: Readonly<Record<string, string | undefined
     smtpUrl: read.SPRELL_SMTP_URL,
     mailFrom: read.SPRELL_MAIL_FROM,
     requestsAMinute: read.SPRELL_REQUESTS_A_MINUTE,
+    guessesAQuarterHour: read.SPRELL_GUESSES_A_QUARTER_HOUR,
     demo: read.SPRELL_DEMO,
     logLevel: read.SPRELL_LOG,
   };

@@ -5,9 +5,6 @@ import { migrateDatabase, openDatabase } from './db/client.ts';
 import { JobFeed } from './features/feed/job-feed.ts';
 import { MailStandIn, smtpMailer } from './features/mail/mailer.ts';
 
-/** A crew may share one address; nobody mistypes more often than this. */
-const GUESSES_A_QUARTER_HOUR = 60;
-
 /** Reads the configuration, brings the database up to date, listens, and shuts down when told to. */
 async function main(): Promise<void> {
   const config = readConfig(process.env);
@@ -30,7 +27,7 @@ async function main(): Promise<void> {
     demo: config.demo,
     webRoot: config.webRoot,
     trustProxy: config.trustProxy,
-    limits: { requestsAMinute: config.requestsAMinute, guessesAQuarterHour: GUESSES_A_QUARTER_HOUR },
+    limits: config,
   });
   const server = app.listen(config.port, config.host, (error) => {
     if (error) {

@@ -48,7 +48,7 @@ const GUEST = 'guest';
  * another: what it holds belongs to that one. A guest whose cookie was lost, as when the browser is killed, comes back by
  * its key; anybody else waits until somebody signs in.
  */
-async function asSomebody<T>(ask: () => Promise<T>): Promise<T> {
+export async function asSomebody<T>(ask: () => Promise<T>): Promise<T> {
   if (remembered('account') === undefined) await becomeGuest();
   try {
     return await ask();

@@ -17,3 +17,15 @@ export function remember(key: string, value: unknown): void {
     // A full or forbidden store: the page goes on without.
   }
 }
+
+/** What is of a person and not of the device goes; how the bench looks stays. */
+const STAYS = new Set(['sprell.comfort']);
+
+export function forgetAll(): void {
+  try {
+    for (const key of Object.keys(localStorage))
+      if (key.startsWith('sprell.') && !STAYS.has(key)) localStorage.removeItem(key);
+  } catch {
+    // A forbidden store holds nothing.
+  }
+}

@@ -7,6 +7,13 @@ export const router = createRouter({
     { path: '/', name: 'bench', component: BenchView },
     { path: '/stick', name: 'stick', component: () => import('../features/stick/StickView.vue') },
     { path: '/scales', name: 'scales', component: () => import('../features/scale/ScaleView.vue') },
+    { path: '/account', name: 'account', component: () => import('../features/account/AccountView.vue') },
+    ...(['join', 'new-password'] as const).map((purpose) => ({
+      path: `/${purpose}`,
+      name: purpose,
+      component: () => import('../features/account/LinkView.vue'),
+      props: { purpose },
+    })),
     { path: '/help', name: 'help', component: () => import('../features/help/HelpView.vue') },
     { path: '/:rest(.*)*', redirect: '/' },
   ],

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-/** Where the changes are kept, in words. */
+/** Where the changes are kept, in words, and the way to what can be done about it. */
 import { computed } from 'vue';
 import { Check } from 'lucide-vue-next';
+import { RouterLink } from 'vue-router';
 import type { KeepState } from '../job/outbox.ts';
 
 const props = defineProps<{ state: KeepState }>();
@@ -17,22 +18,34 @@ const reason = computed(() => (props.state.kind === 'here' ? props.state.reason 
 </script>
 
 <template>
-  <span
+  <RouterLink
+    to="/account"
     class="state"
     :class="{ kept: state.kind === 'kept', waiting: reason !== undefined }"
-    role="status"
-    :title="reason"
+    :title="reason ?? 'Devices and people'"
     data-test="keep-state"
-    ><Check v-if="state.kind === 'kept'" class="sign" :size="18" aria-hidden="true" /><span class="words">{{
-      words
-    }}</span></span
+    :aria-label="words === '' ? 'Devices and people' : `${words}. Devices and people`"
+    ><Check v-if="state.kind === 'kept'" class="sign" :size="18" aria-hidden="true" /><span
+      class="words"
+      role="status"
+      >{{ words }}</span
+    ></RouterLink
   >
 </template>
 
 <style scoped>
 .state {
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  min-width: 36px;
+  min-height: var(--touch);
   color: var(--ink-soft);
+  text-decoration: none;
   white-space: nowrap;
+}
+.state:hover {
+  color: var(--chalk);
 }
 .sign {
   display: none;

@@ -1,4 +1,4 @@
-import { mount } from '@vue/test-utils';
+import { mount, RouterLinkStub } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import SizeText from '../../ui/SizeText.vue';
@@ -29,7 +29,9 @@ describe('small parts', () => {
     [{ kind: 'here', changes: 1, reason: 'away' }, '1 change waiting'],
     [{ kind: 'here', changes: 7, reason: 'away' }, '7 changes waiting'],
   ] as const)('the state %o says %s', (state, words) => {
-    expect(mount(KeepStateText, { props: { state } }).text()).toBe(words);
+    expect(mount(KeepStateText, { props: { state }, global: { stubs: { RouterLink: RouterLinkStub } } }).text()).toBe(
+      words,
+    );
   });
 
   it('a conflict shows both versions and lets one choose', async () => {

@@ -1,0 +1,47 @@
+/** The server's account of this browser, and who else may see a job. Loaded at the first use, as `job-server` is. */
+import {
+  acceptInvitation,
+  askReset,
+  changePassword,
+  claimAccount,
+  invite,
+  listMembers,
+  makeDeviceCode,
+  removeMember,
+  showAccount,
+  signIn,
+  signOut,
+  useDeviceCode,
+  useReset,
+  withdrawInvitations,
+  type AccountWire,
+} from '@sprell/contract';
+import { call } from './api-client.ts';
+import { asSomebody } from './job-server.ts';
+import { localStore } from './local/local-store-loader.ts';
+import { remember } from './local-memory.ts';
+
+/** The account of this browser from now on; a key of its guest days opens nothing any more. */
+async function entered(account: Promise<AccountWire>): Promise<AccountWire> {
+  const { id, email } = await account;
+  remember('account', id);
+  if (email !== null) await (await localStore()).setNote('guest', undefined);
+  return { id, email };
+}
+
+export const show = () => asSomebody(() => call(showAccount, {}));
+export const claim = (email: string, password: string) =>
+  entered(asSomebody(() => call(claimAccount, {}, { email, password })));
+export const enter = (email: string, password: string) => entered(call(signIn, {}, { email, password }));
+export const leave = (everywhere: boolean) => call(signOut, {}, { everywhere });
+export const newPassword = (current: string, password: string) => call(changePassword, {}, { current, password });
+export const makeCode = () => asSomebody(() => call(makeDeviceCode, {}, {}));
+export const enterByCode = (code: string) => entered(call(useDeviceCode, {}, { code }));
+export const forgot = (email: string) => call(askReset, {}, { email });
+export const reset = (token: string, password: string) => entered(call(useReset, {}, { token, password }));
+
+export const members = (jobId: string) => asSomebody(() => call(listMembers, { jobId }));
+export const inviteTo = (jobId: string, role: 'read' | 'edit') => asSomebody(() => call(invite, { jobId }, { role }));
+export const withdraw = (jobId: string) => call(withdrawInvitations, { jobId });
+export const remove = (jobId: string, accountId: string) => call(removeMember, { jobId, accountId });
+export const accept = (token: string) => asSomebody(() => call(acceptInvitation, {}, { token }));

@@ -1,0 +1,172 @@
+<script setup lang="ts">
+/** Where the work is kept: whose it is, on which devices, and with whom. */
+import { computed, onMounted, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import PlainButton from '../../ui/PlainButton.vue';
+import PlainCard from '../../ui/PlainCard.vue';
+import ScreenHead from '../bench/ScreenHead.vue';
+import { useJobStore } from '../job/job.store.ts';
+import { useAccount } from './account.store.ts';
+import JobMembers from './JobMembers.vue';
+import OtherDevice from './OtherDevice.vue';
+import PasswordForm from './PasswordForm.vue';
+
+const accounts = useAccount();
+const store = useJobStore();
+const router = useRouter();
+onMounted(async () => {
+  if (store.job === undefined) await store.start();
+  await accounts.load();
+});
+
+const email = computed(() => accounts.account?.email ?? undefined);
+const kept = computed(() => {
+  const state = store.keepState;
+  if (state.kind === 'here' && state.reason !== undefined)
+    return `${state.changes} ${state.changes === 1 ? 'change waits' : 'changes wait'} on this device. ${state.reason}`;
+  return state.kind === 'kept' ? 'Everything is on the server.' : 'Everything is on this device, and on its way.';
+});
+const said = ref<string>();
+
+async function claim(values: { email: string; new: string }): Promise<void> {
+  const isDone = await accounts.enterBy((server) => server.claim(values.email, values.new));
+  said.value = isDone ? 'The account has an address now; sign in with it anywhere.' : undefined;
+}
+async function signIn(values: { email: string; current: string }): Promise<void> {
+  const isDone = await accounts.enterBy((server) => server.enter(values.email, values.current));
+  said.value = isDone ? 'Signed in; what was made here went along.' : undefined;
+}
+async function forgot(address: string): Promise<void> {
+  if (address === '') said.value = 'Write the address first.';
+  else if (await accounts.ask((server) => server.forgot(address)))
+    said.value = 'If there is an account with this address, a link is on its way to it.';
+}
+async function changePassword(values: { current: string; new: string }): Promise<void> {
+  const isDone = await accounts.ask((server) => server.newPassword(values.current, values.new));
+  said.value = isDone ? 'The password is changed; every other device has to sign in again.' : undefined;
+}
+
+const leaving = ref<{ readonly everywhere: boolean; readonly unsent: number }>();
+async function askToLeave(everywhere: boolean): Promise<void> {
+  leaving.value = { everywhere, unsent: await accounts.unsent() };
+}
+async function leave(): Promise<void> {
+  const { everywhere } = leaving.value ?? { everywhere: false };
+  leaving.value = undefined;
+  // From the beginning: nothing of what was on this page is anybody's now.
+  if (await accounts.leave(everywhere)) location.assign(router.resolve('/').href);
+}
+</script>
+
+<template>
+  <main class="view">
+    <ScreenHead title="Devices and people" />
+    <p v-if="accounts.problem" class="problem" role="alert">{{ accounts.problem }}</p>
+    <p v-if="said" class="said" role="status" data-test="said">{{ said }}</p>
+    <div class="body">
+      <PlainCard title="This device">
+        <p data-test="whose">
+          {{ email === undefined ? 'The jobs here belong to this device, as a guest.' : `Signed in as ${email}.` }}
+        </p>
+        <p data-test="kept">{{ kept }}</p>
+        <div v-if="email !== undefined" class="actions">
+          <PlainButton data-test="sign-out" @click="askToLeave(false)">Sign out</PlainButton>
+          <PlainButton data-test="sign-out-everywhere" @click="askToLeave(true)">Sign out everywhere</PlainButton>
+        </div>
+        <div v-if="leaving" class="ask" role="alertdialog" aria-label="Sign out?">
+          <p>
+            <template v-if="leaving.unsent > 0"
+              >{{ leaving.unsent }} {{ leaving.unsent === 1 ? 'change is' : 'changes are' }} not on the server yet, and
+              would be lost.</template
+            >
+            Signing out takes the jobs off this device; they stay on the server.
+          </p>
+          <PlainButton data-test="leave-now" @click="leave">{{
+            leaving.unsent > 0 ? 'Sign out and lose them' : 'Sign out'
+          }}</PlainButton>
+          <PlainButton @click="leaving = undefined">Stay</PlainButton>
+        </div>
+      </PlainCard>
+      <JobMembers />
+      <OtherDevice />
+      <PasswordForm
+        v-if="email === undefined"
+        title="Keep it under an address"
+        about="With an address and a password you get at your jobs from anywhere, also when this device is lost."
+        :asks="['email', 'new']"
+        action="Keep"
+        :busy="accounts.isBusy"
+        data-test="claim"
+        @send="claim"
+      />
+      <PasswordForm
+        v-if="email === undefined"
+        title="Sign in"
+        about="To an account that you have already. What was made on this device goes into it."
+        :asks="['email', 'current']"
+        action="Sign in"
+        :busy="accounts.isBusy"
+        data-test="sign-in"
+        @send="signIn"
+      >
+        <template #default="{ email: address }">
+          <PlainButton data-test="forgot" @click="forgot(address)">Forgot the password</PlainButton>
+        </template>
+      </PasswordForm>
+      <PasswordForm
+        v-else
+        title="Another password"
+        about="Every other device that is signed in has to sign in again."
+        :asks="['current', 'new']"
+        action="Change"
+        :busy="accounts.isBusy"
+        data-test="change-password"
+        @send="changePassword"
+      />
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.view {
+  display: flex;
+  flex-direction: column;
+  min-height: 100dvh;
+}
+.body {
+  columns: 3 340px;
+  column-gap: 16px;
+  padding: 16px;
+}
+.body > * {
+  break-inside: avoid;
+  margin-bottom: 16px;
+}
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.ask {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  padding: 8px 12px;
+  background: var(--pencil-wash);
+}
+.ask p {
+  margin: 0;
+  flex: 1 0 100%;
+}
+.problem,
+.said {
+  margin: 0;
+  padding: 8px 16px;
+}
+.problem {
+  background: var(--pencil-wash);
+}
+.said {
+  background: var(--chalk-wash);
+}
+</style>

@@ -1,0 +1,67 @@
+import type { AccountWire } from '@sprell/contract';
+import { defineStore } from 'pinia';
+import { ref, shallowRef } from 'vue';
+import type * as AccountServer from '../../adapters/account-server.ts';
+import { forgetAll, remember, remembered } from '../../adapters/local-memory.ts';
+import { localStore } from '../../adapters/local/local-store-loader.ts';
+import { RequestFailure } from '../../adapters/request-failure.ts';
+import { useJobStore } from '../job/job.store.ts';
+
+/** Whose work this browser keeps, and what can be done about that. */
+export const useAccount = defineStore('account', () => {
+  const jobs = useJobStore();
+  /** As it was known last, where the server cannot be asked. */
+  const account = shallowRef<AccountWire | undefined>(remembered<AccountWire>('who'));
+  /** What went wrong with what was asked last, in words. */
+  const problem = ref<string>();
+  const isBusy = ref(false);
+
+  /** @returns what the server said; undefined where that was no, and `problem` says why */
+  async function ask<T>(what: (server: typeof AccountServer) => Promise<T>): Promise<T | undefined> {
+    problem.value = undefined;
+    isBusy.value = true;
+    try {
+      return await what(await import('../../adapters/account-server.ts'));
+    } catch (error) {
+      problem.value = error instanceof RequestFailure ? error.message : 'That could not be asked; try again.';
+      return undefined;
+    } finally {
+      isBusy.value = false;
+    }
+  }
+
+  function know(known: AccountWire): void {
+    account.value = known;
+    remember('who', known);
+  }
+
+  async function load(): Promise<void> {
+    const known = await ask((server) => server.show());
+    if (known) know(known);
+  }
+
+  /** This browser is of another account, or of the same one again: what waits goes, and what is there comes. */
+  async function enterBy(what: (server: typeof AccountServer) => Promise<AccountWire>): Promise<boolean> {
+    const entered = await ask(what);
+    if (entered === undefined) return false;
+    know(entered);
+    await jobs.start();
+    return true;
+  }
+
+  /** How many changes would be lost on this device by signing out. */
+  async function unsent(): Promise<number> {
+    return (await localStore()).countWaiting();
+  }
+
+  /** Ends the session, and takes everything off this device. */
+  async function leave(everywhere: boolean): Promise<boolean> {
+    if ((await ask((server) => server.leave(everywhere))) === undefined) return false;
+    await (await localStore()).clear();
+    forgetAll();
+    account.value = undefined;
+    return true;
+  }
+
+  return { account, problem, isBusy, ask, load, enterBy, unsent, leave };
+});

@@ -1,0 +1,52 @@
+<script setup lang="ts">
+/** A plain field with its name above it. */
+import { useId } from 'vue';
+
+defineProps<{
+  label: string;
+  type?: 'text' | 'email' | 'password';
+  autocomplete?: string;
+  minlength?: number;
+}>();
+const text = defineModel<string>({ required: true });
+const inputId = useId();
+</script>
+
+<template>
+  <div class="field">
+    <label :for="inputId">{{ label }}</label>
+    <input
+      :id="inputId"
+      v-model="text"
+      :type="type ?? 'text'"
+      :autocomplete="autocomplete ?? 'off'"
+      :minlength
+      required
+      maxlength="200"
+      autocapitalize="off"
+      spellcheck="false"
+    />
+  </div>
+</template>
+
+<style scoped>
+.field {
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+  min-width: 0;
+}
+label {
+  font-size: 15px;
+  color: var(--ink-soft);
+}
+input {
+  min-width: 0;
+  min-height: var(--touch);
+  padding: 0 10px;
+  border: 1px solid var(--ink);
+  border-radius: 3px;
+  background: var(--board);
+  font-size: 19px;
+}
+</style>
