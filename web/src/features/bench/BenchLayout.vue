@@ -82,6 +82,12 @@ defineProps<{
 .no-stick {
   grid-template-columns: minmax(0, 10fr) minmax(0, 11fr) 0;
 }
+/* Two rows of other ways to say it have room beside them: a third would be cut. */
+@media (min-width: 1024px) and (max-height: 860px) {
+  .laid-out :deep(.reading .also > li:nth-child(n + 7)) {
+    display: none;
+  }
+}
 /* A tablet: what is reckoned at one side, what is kept at the other. */
 @media (max-width: 1023px) {
   .bench,
