@@ -39,6 +39,16 @@ export default defineConfig({
           ...HANGS,
         },
       },
+      {
+        // The part of them that kills the server over and over, for as long as it takes.
+        test: {
+          name: 'stress',
+          include: ['e2e/specs/stress.test.ts'],
+          environment: 'node',
+          testTimeout: 1_800_000,
+          hookTimeout: 120_000,
+        },
+      },
     ],
   },
 });

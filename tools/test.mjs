@@ -1,6 +1,7 @@
 /**
  * The one check, fastest first. Names on the command line choose parts of it: format, lint, imports, types, reference, core,
- * contract, server, web, build, e2e. Ends with one line, "N passed, N failed": every check counts as one, every test as one.
+ * contract, server, web, build, e2e; stress, which kills the server 50 times, is run by its name alone. Ends with one
+ * line, "N passed, N failed": every check counts as one, every test as one.
  */
 import { mkdtempSync, readFileSync, rmSync, existsSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -100,14 +101,27 @@ const STEPS = [
   },
 ];
 
+/** Only where they are asked for by name. */
+const ON_DEMAND = [
+  {
+    name: 'stress',
+    counts: true,
+    work: async () => {
+      process.env.SPRELL_STRESS_ROUNDS ??= '50';
+      await build();
+      await tests('stress');
+    },
+  },
+];
+
 async function main() {
   const asked = process.argv.slice(2);
-  const unknown = asked.find((name) => !STEPS.some((step) => step.name === name));
+  const all = [...STEPS, ...ON_DEMAND];
+  const unknown = asked.find((name) => !all.some((step) => step.name === name));
   if (unknown)
-    throw new Plain(`There is no part called ${unknown}; the parts are ${STEPS.map((step) => step.name).join(', ')}.`);
+    throw new Plain(`There is no part called ${unknown}; the parts are ${all.map((step) => step.name).join(', ')}.`);
   await ensurePackages();
-  for (const step of STEPS) {
-    if (asked.length > 0 && !asked.includes(step.name)) continue;
+  for (const step of asked.length === 0 ? STEPS : all.filter(({ name }) => asked.includes(name))) {
     const started = Date.now();
     console.log(`\n── ${step.name}`);
     try {

@@ -24,7 +24,7 @@ function findPrograms() {
   return versions.length === 0 ? undefined : join(DEBIAN_VERSIONS, versions[0], 'bin');
 }
 
-async function programs() {
+export async function programs() {
   let found = findPrograms();
   if (found === undefined) {
     await ensurePostgres();
@@ -41,7 +41,7 @@ function userId(name, flag) {
 }
 
 /** Runs one of PostgreSQL's programs, as the user postgres when we are root. */
-function asOwner(command, args, options = {}) {
+export function asOwner(command, args, options = {}) {
   const env = { ...process.env, LC_ALL: 'C.UTF-8', ...options.env };
   return isRoot()
     ? capture('runuser', ['-u', 'postgres', '--', command, ...args], { cwd: '/', ...options, env })
@@ -149,6 +149,8 @@ export async function startCluster(home, settings = {}) {
     url: url(DATABASE),
     adopted,
     isNew,
+    /** Ends every connection and comes back at the same address. */
+    restart: () => asOwner(join(bin, 'pg_ctl'), ['restart', '-w', '-m', 'fast', '-D', data], { stdio: 'ignore' }),
     stop: () => asOwner(join(bin, 'pg_ctl'), ['stop', '-w', '-m', 'fast', '-D', data], { stdio: 'ignore' }),
   };
 }
@@ -174,6 +176,7 @@ export async function throwawayCluster() {
   });
   return {
     url: cluster.url,
+    restart: cluster.restart,
     remove: async () => {
       await removeCluster(home);
     },

@@ -25,6 +25,8 @@ export function openDatabase(url: string, onError: (error: Error) => void): Open
   });
   // An idle connection that the server closed is no reason to end the process.
   pool.on('error', onError);
+  // Nor is one that is lost in the middle of a transaction: the query that waits on it fails, and says so.
+  pool.on('connect', (client) => client.on('error', onError));
   return { db: drizzle(pool, { schema }), pool, close: () => pool.end() };
 }
 

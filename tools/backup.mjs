@@ -1,0 +1,44 @@
+/** The commands bin/backup and bin/restore: the database of a start as one file, and back. */
+import { existsSync, readFileSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import { backup, restore } from './lib/backup.mjs';
+import { clusterHome, startCluster } from './lib/cluster.mjs';
+import { at } from './lib/paths.mjs';
+import { isAlive, Plain, report } from './lib/processes.mjs';
+
+const [what, ...args] = process.argv.slice(2);
+const USAGE = `bin/${what} [--demo] FILE
+  --demo  of the start with the demo jobs; otherwise of the start for real use
+DATABASE_URL  uses a PostgreSQL server that is already there`;
+
+function isRunning(data, kind) {
+  const lock = join(data, `${kind}.lock`);
+  return existsSync(lock) && isAlive(Number(readFileSync(lock, 'utf8').split('\n')[0]));
+}
+
+async function main() {
+  const files = args.filter((argument) => !argument.startsWith('--'));
+  if (files.length !== 1 || args.some((argument) => argument.startsWith('--') && argument !== '--demo'))
+    throw new Plain(USAGE);
+  const file = resolve(files[0]);
+  const kind = args.includes('--demo') ? 'demo' : 'real';
+  const data = process.env.SPRELL_DATA ?? at('.data');
+  const runs = isRunning(data, kind);
+  if (what === 'restore' && !existsSync(file)) throw new Plain(`There is no file ${file}.`);
+  if (what === 'restore' && runs)
+    throw new Plain('Sprell is running; stop it first, since everything in it is replaced.');
+  const given = process.env.DATABASE_URL;
+  const home = clusterHome(join(data, kind));
+  if (given === undefined && what === 'backup' && !existsSync(home))
+    throw new Plain('There is nothing to back up yet.');
+  const store = given ? { url: given, adopted: true, stop: () => undefined } : await startCluster(home);
+  try {
+    await (what === 'backup' ? backup : restore)(store.url, file);
+    console.log(what === 'backup' ? `Everything is in ${file}` : `Everything is as it was in ${file}`);
+  } finally {
+    // A database that was running before goes on.
+    if (!store.adopted) store.stop();
+  }
+}
+
+main().catch(report);
