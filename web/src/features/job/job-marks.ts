@@ -10,6 +10,7 @@ import {
 import { computed, ref } from 'vue';
 import { remember, remembered } from '../../adapters/local-memory.ts';
 import { madeAt } from './made-at.ts';
+import type { SlateRow } from './slate-row.ts';
 import type { Inverse, LineContent } from './undo-stack.ts';
 
 /** A mark on the story stick, as it reads. */
@@ -30,8 +31,8 @@ export interface JobMark {
 
 /** What the marks need of the open job. */
 export interface JobLines {
-  /** The rows, to follow when they change. */
-  rows(): unknown;
+  /** The rows as they are shown, to follow when they change. */
+  rows(): readonly SlateRow[];
   style(): ReadingStyle;
   jobId(): string | undefined;
   slate(): Slate;

@@ -1,6 +1,5 @@
 import {
   comparePlaces,
-  positionBetween,
   type Change,
   type ChangeResult,
   type JobWire,
@@ -16,25 +15,24 @@ import {
   fromStored,
   parse,
   toStored,
-  valueForLine,
   valueForMark,
   type Scope,
   type WorkedLine,
 } from '@sprell/core';
-import { useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, markRaw, ref, shallowRef } from 'vue';
-import { jobServer } from '../../adapters/job-server-loader.ts';
-import type { JobHead, KeptConflict, LocalJob, LocalWrite } from '../../adapters/local/local-store.ts';
+import type { JobHead, KeptConflict, LocalJob } from '../../adapters/local/local-store.ts';
 import { localStore } from '../../adapters/local/local-store-loader.ts';
 import { changeSubject, resultSubject, settled } from '../../adapters/local/settled.ts';
-import { remember, remembered } from '../../adapters/local-memory.ts';
-import { RequestFailure } from '../../adapters/request-failure.ts';
+import { remember } from '../../adapters/local-memory.ts';
 import { useScales } from './job-scales.ts';
 import { useMarks, type JobLines } from './job-marks.ts';
-import { firstReading, useJobReading } from './job-reading.ts';
+import { useJobReading } from './job-reading.ts';
+import { useJobSync } from './job-sync.ts';
 import { Outbox, type KeepState } from './outbox.ts';
+import { positionAt } from './position-at.ts';
+import { useSlateEdits } from './slate-edits.ts';
 import { SlateKeeper } from './slate-keeper.ts';
 import { isWorked, nameOf, splitLabel, withLabel, wordsOf, type SlateRow, type WorkedRow } from './slate-row.ts';
 import { UndoStack, type Inverse, type LineContent } from './undo-stack.ts';
@@ -61,12 +59,6 @@ export const useJobStore = defineStore('job', () => {
   const outbox = new Outbox(localStore, (jobId, results) => {
     if (jobId === job.value?.id) for (const result of results) settle(result);
   });
-  // A signal again, or a page that was put aside: what waits goes, and what was missed comes.
-  const lookAgain = () => {
-    if (document.visibilityState === 'visible' && job.value) void catchUp().catch(() => undefined);
-  };
-  useEventListener(window, 'online', lookAgain);
-  useEventListener(document, 'visibilitychange', lookAgain);
   const keepState = computed<KeepState>(() => outbox.state.value);
   const { style, forGood, setReading, setReadingForGood } = useJobReading(
     () => job.value?.reading,
@@ -75,7 +67,7 @@ export const useJobStore = defineStore('job', () => {
       job.value = { ...job.value, reading };
       const change: Change = { id: uuidv7(), kind: 'job.reading', reading };
       pendingChange.set('job', change.id);
-      keepHere({ change });
+      sync.keepHere({ change });
     },
   );
 
@@ -85,160 +77,6 @@ export const useJobStore = defineStore('job', () => {
   const pendingChange = new Map<string, string>();
   let undoStack = new UndoStack('none');
   let nextNumber = 1;
-
-  /** Opens what this device has, at once; what the server has beyond that comes behind it. */
-  async function start(): Promise<void> {
-    await guarded(async () => {
-      const local = await localStore();
-      await listHere();
-      const open = remembered<string>('job') ?? jobs.value[0]?.id;
-      const here = open === undefined ? undefined : await local.open(open);
-      if (here) show(here);
-      const caughtUp = catchUp();
-      if (job.value === undefined) {
-        await caughtUp;
-        await openFirst();
-      } else void caughtUp.catch(() => undefined);
-    });
-  }
-
-  /** The first of the jobs; where there is none yet, a new one. */
-  async function openFirst(): Promise<void> {
-    if (job.value !== undefined) return;
-    const [first] = jobs.value;
-    const here = first && (await (await localStore()).open(first.id));
-    if (here) show(here);
-    else makeJob('First job');
-  }
-
-  async function listHere(): Promise<void> {
-    const heads = await (await localStore()).heads();
-    jobs.value = byAge(heads);
-  }
-
-  /** Sends what waits, and takes over what the server has. Resolves when the job that is to be open is up to date. */
-  async function catchUp(): Promise<void> {
-    await outbox.retry();
-    const local = await localStore();
-    try {
-      const listed = await (await jobServer()).list();
-      const heads = await local.heads();
-      jobs.value = byAge([...heads.filter(({ id }) => !listed.some((one) => one.id === id)), ...listed]);
-      const revisions = new Map(heads.map(({ id, revision }) => [id, revision]));
-      const open = job.value?.id ?? remembered<string>('job');
-      const [first, ...others] = listed
-        .filter(({ id, revision }) => revisions.get(id) !== revision)
-        .sort((a, b) => Number(b.id === open) - Number(a.id === open));
-      if (first) await takeOver(first.id);
-      const theirs = new Set(listed.map(({ id }) => id));
-      // Every job, so that each can be opened where there is no signal.
-      const rest = (async () => {
-        for (const { id } of others) await takeOver(id);
-        for (const { id } of heads) if (!theirs.has(id) && id !== job.value?.id) await local.forget(id);
-        await listHere();
-      })();
-      void rest.catch(() => undefined);
-    } catch (error) {
-      // What is here is here; the outbox says that the server is away.
-      if (!(error instanceof RequestFailure)) throw error;
-    }
-  }
-
-  /** One job as the server has it, but for what waits here. */
-  async function takeOver(jobId: string): Promise<void> {
-    const theirs = await (await jobServer()).open(jobId);
-    await (await localStore()).adopt(theirs, 'all');
-    if ((wanted ?? job.value?.id ?? jobId) === jobId) await showHere(jobId);
-  }
-
-  /** Changes that were made here, and the last of them being written down. */
-  let edits = 0;
-  let writing: Promise<unknown> = Promise.resolve();
-
-  /** Shows a job as this device has it; what is written meanwhile is in it. */
-  async function showHere(jobId: string): Promise<void> {
-    const local = await localStore();
-    for (;;) {
-      await writing;
-      const before = edits;
-      const here = await local.open(jobId);
-      if (edits !== before) continue;
-      if (here) show(here);
-      return;
-    }
-  }
-
-  /** The job that was asked for last. */
-  let wanted: string | undefined;
-
-  async function open(jobId: string): Promise<void> {
-    wanted = jobId;
-    await guarded(async () => {
-      await showHere(jobId);
-      try {
-        await takeOver(jobId);
-      } catch (error) {
-        // Where the server is away, the job is open as it is here.
-        if (!(error instanceof RequestFailure) || job.value?.id !== jobId) throw error;
-      }
-    });
-  }
-
-  /** Stops listening to the job that was open before. */
-  let stopListening: (() => void) | undefined;
-  let listensTo: string | undefined;
-  /** What happens to the open job on other devices comes by itself. */
-  function listenTo(jobId: string): void {
-    if (listensTo === jobId) return;
-    stopListening?.();
-    stopListening = undefined;
-    listensTo = jobId;
-    void jobServer()
-      .then((server) => {
-        if (listensTo === jobId && typeof EventSource !== 'undefined')
-          stopListening = server.listen(jobId, (revision) => void readOn(jobId, revision).catch(() => undefined));
-      })
-      .catch(() => undefined);
-  }
-
-  let reading: Promise<void> = Promise.resolve();
-  /** Takes over what changed since this device read the job last; one reading follows the other. */
-  function readOn(jobId: string, revision: number): Promise<void> {
-    reading = reading
-      .catch(() => undefined)
-      .then(async () => {
-        const head = job.value;
-        if (head?.id !== jobId || revision <= head.revision) return;
-        const theirs = await (await jobServer()).since(jobId, head.revision);
-        await (await localStore()).adopt(theirs, 'changes');
-        if (job.value?.id === jobId) merge(theirs);
-      });
-    return reading;
-  }
-
-  /** Changes of other devices, in what is shown; what has changes of our own waiting stays as it is. */
-  function merge({ lines: told, scales, ...head }: JobWire): void {
-    const nextThere = Math.max(nextNumber, head.nextNumber);
-    job.value = pendingChange.has('job') && job.value ? { ...job.value, revision: head.revision } : head;
-    nextNumber = nextThere;
-    for (const scale of scales) if (!pendingChange.has(scale.id)) drawn.inner.put(scale);
-    for (const line of told) {
-      if (pendingChange.has(line.id)) continue;
-      const before = lines.get(line.id);
-      if (before === undefined || before.number !== line.number || !says(before, line)) place(line);
-      else lines.set(line.id, line);
-    }
-  }
-
-  /** A job of one's own: here at once, on the server with its first change. */
-  function makeJob(title: string): void {
-    const id = uuidv7();
-    const reading = firstReading();
-    const head: JobHead = { id, title, reading, revision: 0, role: 'own', nextNumber: 1 };
-    show({ head, lines: [], scales: [], waiting: [], conflicts: [] });
-    jobs.value = [...jobs.value, head];
-    keepHere({ change: { id: uuidv7(), kind: 'job.add', title, reading } });
-  }
 
   function show({ head, lines: loaded, scales, waiting, conflicts: kept }: LocalJob): void {
     const isSame = job.value?.id === head.id;
@@ -261,30 +99,7 @@ export const useJobStore = defineStore('job', () => {
         .map(toSlateLine),
     );
     showRows();
-    listenTo(head.id);
-  }
-
-  async function guarded(work: () => Promise<void>): Promise<void> {
-    failure.value = undefined;
-    try {
-      await work();
-    } catch (error) {
-      failure.value = error instanceof RequestFailure ? error.message : 'Something failed while opening the job.';
-    }
-  }
-
-  /** Writes a change down on this device with what it leaves behind; from there it is sent. */
-  function keepHere(written: LocalWrite): void {
-    const head = job.value;
-    if (head === undefined) return;
-    edits += 1;
-    const kept = localStore()
-      .then((local) => local.write(head.id, { ...written, head: { ...head, nextNumber } }))
-      .catch(() => {
-        failure.value = 'This device could not keep the change: its store is full or closed. Free some room.';
-      });
-    writing = kept;
-    void outbox.after(kept);
+    sync.listenTo(head.id);
   }
 
   const numberOf = (id: string) => lines.get(id)?.number ?? undefined;
@@ -345,7 +160,7 @@ export const useJobStore = defineStore('job', () => {
     const subject = changeSubject(change);
     pendingChange.set(subject, change.id);
     const line = lines.get(subject);
-    keepHere({ change, ...(line ? { line } : {}), ...(scale ? { scale } : {}) });
+    sync.keepHere({ change, ...(line ? { line } : {}), ...(scale ? { scale } : {}) });
   }
 
   const baseOf = ({ id, revision }: { readonly id: string; readonly revision: number }) =>
@@ -380,6 +195,20 @@ export const useJobStore = defineStore('job', () => {
     const isOther = before === undefined || before.number !== made.line.number || !says(before, made.line);
     if (isOther) place(made.line);
     else lines.set(made.line.id, made.line);
+  }
+
+  /** Changes of other devices, in what is shown; what has changes of our own waiting stays as it is. */
+  function merge({ lines: told, scales, ...head }: JobWire): void {
+    const nextThere = Math.max(nextNumber, head.nextNumber);
+    job.value = pendingChange.has('job') && job.value ? { ...job.value, revision: head.revision } : head;
+    nextNumber = nextThere;
+    for (const scale of scales) if (!pendingChange.has(scale.id)) drawn.inner.put(scale);
+    for (const line of told) {
+      if (pendingChange.has(line.id)) continue;
+      const before = lines.get(line.id);
+      if (before === undefined || before.number !== line.number || !says(before, line)) place(line);
+      else lines.set(line.id, line);
+    }
   }
 
   /** Two states of a line say the same. */
@@ -474,120 +303,6 @@ export const useJobStore = defineStore('job', () => {
     };
   }
 
-  /** Writes a line anew. */
-  function edit(lineId: string, entry: string): void {
-    const line = lines.get(lineId);
-    if (!line) return;
-    const { label, source } = splitLabel(entry);
-    rewrite(line, { source: stored(source), label });
-  }
-
-  /** Writes words among the lines anew. */
-  function editWords(lineId: string, words: string): void {
-    const line = lines.get(lineId);
-    const text = words.trim();
-    if (line && text !== '') rewrite(line, line.kind === 'heading' ? { label: text } : { note: text });
-  }
-
-  /** The note that stands under a line; empty for none. */
-  function setNote(lineId: string, note: string): void {
-    const line = lines.get(lineId);
-    if (line) rewrite(line, { note: note.trim() });
-  }
-
-  /** One step that can be undone: a line with other words, nothing where they are the same. */
-  function rewrite(line: LineWire, changes: Partial<LineContent>): void {
-    const { position, source, label, note } = line;
-    const before: LineContent = { position, source, label, note };
-    const after: LineContent = { ...before, ...changes };
-    if ((Object.keys(after) as (keyof LineContent)[]).every((key) => after[key] === before[key])) return;
-    pushUndo({ kind: 'write', lineId: line.id, content: before, says: `Undo the change to ${nameOf(line)}` });
-    write(line, after);
-  }
-
-  function remove(lineId: string): void {
-    const line = lines.get(lineId);
-    if (!line) return;
-    pushUndo({ kind: 'restore', lineId, says: `Bring ${nameOf(line)} back` });
-    setDeleted(line, true);
-  }
-
-  /** Takes every line off the slate, as one step. */
-  function clear(): void {
-    // As they are now: a row holds its line as it was drawn, and the server may have answered since.
-    const gone = rows.value.flatMap(({ line }) => lines.get(line.id) ?? []);
-    if (gone.length === 0) return;
-    pushUndo({
-      kind: 'many',
-      steps: gone.map((line) => ({ kind: 'restore', lineId: line.id, says: `Bring ${nameOf(line)} back` })),
-      says: `Bring all ${gone.length} lines back`,
-    });
-    // From the foot up, so that no line is left without what it uses.
-    for (const line of gone.reverse()) setDeleted(line, true);
-  }
-
-  /** Puts a line at another place on the slate: `to` counts the lines that then stand above it. */
-  function move(lineId: string, to: number): void {
-    const line = lines.get(lineId);
-    const others = rows.value.filter((row) => row.line.id !== lineId);
-    if (!line || rows.value[to]?.line.id === lineId) return;
-    const { position, source, label, note } = line;
-    pushUndo({ kind: 'write', lineId, content: { position, source, label, note }, says: `Put ${nameOf(line)} back` });
-    write(line, { position: positionAt(others, others[to]?.line.id), source, label, note });
-  }
-
-  /** A sentence that names the lines using a line; undefined when none does. */
-  function usersOf(lineId: string): string | undefined {
-    const users = keeper.slate.usersOf(lineId).map(({ number }) => `#${number}`);
-    const line = lines.get(lineId);
-    if (users.length === 0 || !line) return undefined;
-    const names = users.length > 4 ? `${users.slice(0, 3).join(', ')} and ${users.length - 3} more` : users.join(', ');
-    return `${nameOf(line)} is used by ${names}.`;
-  }
-
-  /** The line has an exact value that can stand where it is used. One of several lines that make a mark has none by itself. */
-  function canKeepValue(lineId: string): boolean {
-    return exactEntry(lineId) !== undefined;
-  }
-
-  function exactEntry(lineId: string): string | undefined {
-    const worked = keeper.slate.line(lineId);
-    if (!worked?.result.ok || worked.result.outcome.kind !== 'quantity') return undefined;
-    const mark = worked.parsed.entry?.assignment?.name;
-    if (mark !== undefined && keeper.slate.markLines(mark).length > 1) return undefined;
-    return exactText(worked.result.outcome.quantity, style.value)?.plain;
-  }
-
-  /** Takes a line off, its value written wherever it is used; one step to undo. */
-  function removeKeepingValue(lineId: string): void {
-    const line = lines.get(lineId);
-    const value = exactEntry(lineId);
-    if (!line || !isWorked(line) || value === undefined) return;
-    const order = keeper.slate.lines().map(({ line: { number } }) => number);
-    const gone = { number: line.number, value, order };
-    const mark = keeper.slate.line(lineId)?.parsed.entry?.assignment?.name;
-    const without = (source: string) => {
-      const written = valueForLine(source, gone, style.value);
-      return mark === undefined ? written : valueForMark(written, mark, value, style.value);
-    };
-    const users = keeper.slate.usersOf(lineId).flatMap(({ id }) => lines.get(id) ?? []);
-    pushUndo({
-      kind: 'many',
-      says: `Bring ${nameOf(line)} back`,
-      steps: [
-        { kind: 'restore', lineId, says: '' },
-        ...users.map(({ id, position, source, label, note }): Inverse => {
-          return { kind: 'write', lineId: id, content: { position, source, label, note }, says: '' };
-        }),
-      ],
-    });
-    for (const user of users) {
-      const { position, label, note } = user;
-      write(user, { position, label, note, source: stored(without(shownSource(user))) });
-    }
-    setDeleted(line, true);
-  }
-
   /** Takes the last step of this device back. */
   function undo(): void {
     const step = undoStack.pop();
@@ -626,6 +341,15 @@ export const useJobStore = defineStore('job', () => {
     return keeper.slate.scope(editedLineId);
   }
 
+  const sync = useJobSync({
+    jobs,
+    job,
+    failure,
+    outbox,
+    head: () => job.value && { ...job.value, nextNumber },
+    show,
+    merge,
+  });
   const drawn = useScales({ style, jobId: () => job.value?.id, scope: () => scope(), baseOf, send, pushUndo });
   const { inner: _, ...scaleDoor } = drawn;
   /** What works on marks as a whole is given of the job. */
@@ -641,6 +365,7 @@ export const useJobStore = defineStore('job', () => {
     setDeleted,
     pushUndo,
   });
+  const edits = useSlateEdits(jobLines);
   const stick = useMarks(jobLines);
   /** An entry that is kept as a mark or posted to it, with the value the mark has now in place of its own name. */
   function withoutItself(name: string, entry: string): string {
@@ -659,23 +384,15 @@ export const useJobStore = defineStore('job', () => {
     conflicts,
     keepState,
     undoSays,
-    start,
-    open,
+    start: () => sync.start(),
+    open: (jobId: string) => sync.open(jobId),
     land,
     landAll,
     landWords,
-    edit,
-    editWords,
-    setNote,
-    remove,
-    removeKeepingValue,
-    canKeepValue,
-    clear,
-    move,
-    usersOf,
     setReading,
     setReadingForGood,
     forGood,
+    ...edits,
     ...stick,
     jobLines,
     ...scaleDoor,
@@ -684,15 +401,3 @@ export const useJobStore = defineStore('job', () => {
     scope,
   };
 });
-
-/** Ids of version 7 follow the time they were made at. */
-function byAge<Job extends { readonly id: string }>(jobs: readonly Job[]): readonly Job[] {
-  return [...jobs].sort((a, b) => (a.id < b.id ? -1 : 1));
-}
-
-/** The place above a line, or at the foot. */
-function positionAt(rows: readonly SlateRow[], beforeId: string | undefined): string {
-  const index = rows.findIndex(({ line }) => line.id === beforeId);
-  const at = index === -1 ? rows.length : index;
-  return positionBetween(rows[at - 1]?.line.position, rows[at]?.line.position);
-}

@@ -1,0 +1,139 @@
+import type { LineWire } from '@sprell/contract';
+import { exactText, valueForLine, valueForMark } from '@sprell/core';
+import type { JobLines } from './job-marks.ts';
+import { positionAt } from './position-at.ts';
+import { isWorked, nameOf, splitLabel } from './slate-row.ts';
+import type { Inverse, LineContent } from './undo-stack.ts';
+
+/** Changes to lines that stand on the slate: each is one step that can be undone. */
+export function useSlateEdits(job: JobLines) {
+  /** Writes a line anew. */
+  function edit(lineId: string, entry: string): void {
+    const line = job.lines().get(lineId);
+    if (!line) return;
+    const { label, source } = splitLabel(entry);
+    rewrite(line, { source: job.stored(source), label });
+  }
+
+  /** Writes words among the lines anew. */
+  function editWords(lineId: string, words: string): void {
+    const line = job.lines().get(lineId);
+    const text = words.trim();
+    if (line && text !== '') rewrite(line, line.kind === 'heading' ? { label: text } : { note: text });
+  }
+
+  /** The note that stands under a line; empty for none. */
+  function setNote(lineId: string, note: string): void {
+    const line = job.lines().get(lineId);
+    if (line) rewrite(line, { note: note.trim() });
+  }
+
+  /** One step that can be undone: a line with other words, nothing where they are the same. */
+  function rewrite(line: LineWire, changes: Partial<LineContent>): void {
+    const { position, source, label, note } = line;
+    const before: LineContent = { position, source, label, note };
+    const after: LineContent = { ...before, ...changes };
+    if ((Object.keys(after) as (keyof LineContent)[]).every((key) => after[key] === before[key])) return;
+    job.pushUndo({ kind: 'write', lineId: line.id, content: before, says: `Undo the change to ${nameOf(line)}` });
+    job.write(line, after);
+  }
+
+  function remove(lineId: string): void {
+    const line = job.lines().get(lineId);
+    if (!line) return;
+    job.pushUndo({ kind: 'restore', lineId, says: `Bring ${nameOf(line)} back` });
+    job.setDeleted(line, true);
+  }
+
+  /** Takes every line off the slate, as one step. */
+  function clear(): void {
+    // As they are now: a row holds its line as it was drawn, and the server may have answered since.
+    const gone = job.rows().flatMap(({ line }) => job.lines().get(line.id) ?? []);
+    if (gone.length === 0) return;
+    job.pushUndo({
+      kind: 'many',
+      steps: gone.map((line) => ({ kind: 'restore', lineId: line.id, says: `Bring ${nameOf(line)} back` })),
+      says: `Bring all ${gone.length} lines back`,
+    });
+    // From the foot up, so that no line is left without what it uses.
+    for (const line of gone.reverse()) job.setDeleted(line, true);
+  }
+
+  /** Puts a line at another place on the slate: `to` counts the lines that then stand above it. */
+  function move(lineId: string, to: number): void {
+    const line = job.lines().get(lineId);
+    const others = job.rows().filter((row) => row.line.id !== lineId);
+    if (!line || job.rows()[to]?.line.id === lineId) return;
+    const { position, source, label, note } = line;
+    job.pushUndo({
+      kind: 'write',
+      lineId,
+      content: { position, source, label, note },
+      says: `Put ${nameOf(line)} back`,
+    });
+    job.write(line, { position: positionAt(others, others[to]?.line.id), source, label, note });
+  }
+
+  /** A sentence that names the lines using a line; undefined when none does. */
+  function usersOf(lineId: string): string | undefined {
+    const users = job
+      .slate()
+      .usersOf(lineId)
+      .map(({ number }) => `#${number}`);
+    const line = job.lines().get(lineId);
+    if (users.length === 0 || !line) return undefined;
+    const names = users.length > 4 ? `${users.slice(0, 3).join(', ')} and ${users.length - 3} more` : users.join(', ');
+    return `${nameOf(line)} is used by ${names}.`;
+  }
+
+  /** The line has an exact value that can stand where it is used. One of several lines that make a mark has none by itself. */
+  function canKeepValue(lineId: string): boolean {
+    return exactEntry(lineId) !== undefined;
+  }
+
+  function exactEntry(lineId: string): string | undefined {
+    const worked = job.slate().line(lineId);
+    if (!worked?.result.ok || worked.result.outcome.kind !== 'quantity') return undefined;
+    const mark = worked.parsed.entry?.assignment?.name;
+    if (mark !== undefined && job.slate().markLines(mark).length > 1) return undefined;
+    return exactText(worked.result.outcome.quantity, job.style())?.plain;
+  }
+
+  /** Takes a line off, its value written wherever it is used; one step to undo. */
+  function removeKeepingValue(lineId: string): void {
+    const line = job.lines().get(lineId);
+    const value = exactEntry(lineId);
+    if (!line || !isWorked(line) || value === undefined) return;
+    const order = job
+      .slate()
+      .lines()
+      .map(({ line: { number } }) => number);
+    const gone = { number: line.number, value, order };
+    const mark = job.slate().line(lineId)?.parsed.entry?.assignment?.name;
+    const without = (source: string) => {
+      const written = valueForLine(source, gone, job.style());
+      return mark === undefined ? written : valueForMark(written, mark, value, job.style());
+    };
+    const users = job
+      .slate()
+      .usersOf(lineId)
+      .flatMap(({ id }) => job.lines().get(id) ?? []);
+    job.pushUndo({
+      kind: 'many',
+      says: `Bring ${nameOf(line)} back`,
+      steps: [
+        { kind: 'restore', lineId, says: '' },
+        ...users.map(({ id, position, source, label, note }): Inverse => {
+          return { kind: 'write', lineId: id, content: { position, source, label, note }, says: '' };
+        }),
+      ],
+    });
+    for (const user of users) {
+      const { position, label, note } = user;
+      job.write(user, { position, label, note, source: job.stored(without(job.shownSource(user))) });
+    }
+    job.setDeleted(line, true);
+  }
+
+  return { edit, editWords, setNote, remove, clear, move, usersOf, canKeepValue, removeKeepingValue };
+}
