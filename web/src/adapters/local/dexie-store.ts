@@ -98,16 +98,17 @@ export class DexieStore implements LocalStore {
     return this.#tables.transaction('rw', [jobs, lines, scales, outbox], async () => {
       const waiting = await this.#subjects(jobId);
       const head = adoptedHead(await jobs.get(jobId), job, waiting);
+      const told = { extent, revision: job.revision };
       // What is told as changes is put beside what is here; only what is told whole can say what has gone.
       const here = async <Row extends LineRow | ScaleRow>(
         table: EntityTable<Row, 'id'>,
-        told: readonly { id: string }[],
+        speaksOf: readonly { id: string }[],
       ) =>
         extent === 'all'
           ? await table.where({ jobId }).toArray()
-          : (await table.bulkGet(told.map(({ id }) => id) as never)).flatMap((row) => row ?? []);
-      const lineRows = adopted<LineWire>(await here(lines, job.lines), job.lines, waiting, extent);
-      const scaleRows = adopted<ScaleWire>(await here(scales, job.scales), job.scales, waiting, extent);
+          : (await table.bulkGet(speaksOf.map(({ id }) => id) as never)).flatMap((row) => row ?? []);
+      const lineRows = adopted<LineWire>(await here(lines, job.lines), job.lines, waiting, told);
+      const scaleRows = adopted<ScaleWire>(await here(scales, job.scales), job.scales, waiting, told);
       if (extent === 'all') {
         await lines.where({ jobId }).delete();
         await scales.where({ jobId }).delete();

@@ -143,6 +143,16 @@ describe.each<[string, () => Promise<LocalStore>]>([
     expect(await local.open(job.id)).toBeUndefined();
   });
 
+  it('let nothing that is here from later be taken back by what was read before', async () => {
+    const local = await open();
+    const [one, added] = [aLine({ revision: 9 }), aLine({ number: 2, revision: 10 })];
+    const job = aJob({ revision: 10, lines: [one, added] });
+    await local.adopt(job, 'all');
+    // Read from the server before our changes came there, answered after.
+    await local.adopt({ ...job, revision: 8, lines: [{ ...one, source: '1"', revision: 3 }] }, 'all');
+    expect((await local.open(job.id))?.lines.map(({ source }) => source)).toEqual([`5'`, `5'`]);
+  });
+
   it('pass over jobs whose changes are held back, and say how many wait in all', async () => {
     const local = await open();
     const jobs = [aJob(), aJob()] as const;

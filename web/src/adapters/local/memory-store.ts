@@ -56,10 +56,11 @@ export class MemoryStore implements LocalStore {
   adopt(job: JobWire, extent: 'all' | 'changes'): Promise<void> {
     const before = this.#jobs.get(job.id);
     const waiting = this.#subjects(job.id);
+    const told = { extent, revision: job.revision };
     this.#jobs.set(job.id, {
       head: adoptedHead(before?.head, job, waiting),
-      lines: adopted(before?.lines ?? [], job.lines, waiting, extent),
-      scales: adopted(before?.scales ?? [], job.scales, waiting, extent),
+      lines: adopted(before?.lines ?? [], job.lines, waiting, told),
+      scales: adopted(before?.scales ?? [], job.scales, waiting, told),
     });
     return Promise.resolve();
   }

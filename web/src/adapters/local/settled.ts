@@ -66,18 +66,23 @@ export function resultSubject(result: ChangeResult): string | undefined {
 }
 
 /**
- * Lines or scales as they are after the server's were taken over: its own, but for what has changes waiting here, and
- * for what it does not speak of where it tells changes alone.
+ * Lines or scales as they are after the server's were taken over: its own, but for what has changes waiting here, for
+ * what is here from later than it was told, and for what it does not speak of where it tells changes alone.
  */
 export function adopted<T extends LineWire | ScaleWire>(
   ours: readonly T[],
   theirs: readonly T[],
   waiting: ReadonlySet<string>,
-  extent: 'all' | 'changes',
+  { extent, revision }: { readonly extent: 'all' | 'changes'; readonly revision: number },
 ): readonly T[] {
-  const told = new Set(theirs.map(({ id }) => id));
-  const held = ours.filter(({ id }) => waiting.has(id) || (extent === 'changes' && !told.has(id)));
-  return [...theirs.filter(({ id }) => !waiting.has(id) || !ours.some((one) => one.id === id)), ...held];
+  const told = new Map(theirs.map((one) => [one.id, one]));
+  const held = ours.filter((one) => {
+    const other = told.get(one.id);
+    if (waiting.has(one.id)) return true;
+    return other === undefined ? extent === 'changes' || one.revision > revision : one.revision > other.revision;
+  });
+  const kept = new Set(held.map(({ id }) => id));
+  return [...theirs.filter(({ id }) => !kept.has(id)), ...held];
 }
 
 /** The head of a job as the server has it; numbers that were given here already are not given again. */

@@ -204,8 +204,8 @@ export const useJobStore = defineStore('job', () => {
     nextNumber = nextThere;
     for (const scale of scales) if (!pendingChange.has(scale.id)) drawn.inner.put(scale);
     for (const line of told) {
-      if (pendingChange.has(line.id)) continue;
       const before = lines.get(line.id);
+      if (pendingChange.has(line.id) || (before?.revision ?? 0) > line.revision) continue;
       if (before === undefined || before.number !== line.number || !says(before, line)) place(line);
       else lines.set(line.id, line);
     }
