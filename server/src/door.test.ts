@@ -1,6 +1,7 @@
 import { ENDPOINTS } from '@sprell/contract/openapi';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { aLine } from './testing/a-line.ts';
 import { startTestApp, type Browser, type Guest, type TestApp } from './testing/test-app.ts';
 
 let test: TestApp;
@@ -23,20 +24,9 @@ beforeAll(async () => {
 });
 afterAll(() => test.close());
 
-const aLine = (more: object = {}) => ({
-  id: uuidv7(),
-  kind: 'line.add',
-  lineId: uuidv7(),
-  number: 1,
-  position: 'a0',
-  source: '5',
-  label: null,
-  note: '',
-  ...more,
-});
 /** A body that each address takes, so that it is refused for who asks and for nothing else. */
 const BODIES: Readonly<Record<string, () => object>> = {
-  sendChanges: () => ({ changes: [aLine()] }),
+  sendChanges: () => ({ changes: [aLine(1)] }),
   invite: () => ({ role: 'edit' }),
   acceptInvitation: () => ({ token: 'x'.repeat(43) }),
   claimAccount: () => ({ email: 'a@example.test', password: 'plumb and square' }),
@@ -91,18 +81,18 @@ const HOSTILE: readonly (readonly [string, unknown])[] = [
   ['null', null],
   ['changes that are no list', { changes: { length: 1 } }],
   ['no changes', { changes: [] }],
-  ['too many changes', { changes: Array.from({ length: 201 }, () => aLine()) }],
-  ['a field of its own', { changes: [aLine()], admin: true }],
+  ['too many changes', { changes: Array.from({ length: 201 }, () => aLine(1)) }],
+  ['a field of its own', { changes: [aLine(1)], admin: true }],
   ['a prototype', JSON.parse('{"__proto__": {"changes": []}, "changes": [{"__proto__": {"id": "x"}}]}')],
-  ['an id that is SQL', { changes: [aLine({ lineId: "' or 1=1; --" })] }],
-  ['a position that is SQL', { changes: [aLine({ position: "a0'; drop table line; --" })] }],
-  ['a null character', { changes: [aLine({ note: 'a\u0000b' })] }],
-  ['half a character', { changes: [aLine({ label: '\ud800' })] }],
-  ['a number past all lines', { changes: [aLine({ number: 1e308 })] }],
-  ['a number that is a text', { changes: [aLine({ number: '1' })] }],
-  ['a label as long as a book', { changes: [aLine({ label: 'x'.repeat(100_000) })] }],
-  ['an entry as long as a book', { changes: [aLine({ source: '1'.repeat(100_000) })] }],
-  ['a list for a text', { changes: [aLine({ source: ['5'] })] }],
+  ['an id that is SQL', { changes: [aLine(1, { lineId: "' or 1=1; --" })] }],
+  ['a position that is SQL', { changes: [aLine(1, { position: "a0'; drop table line; --" })] }],
+  ['a null character', { changes: [aLine(1, { note: 'a\u0000b' })] }],
+  ['half a character', { changes: [aLine(1, { label: '\ud800' })] }],
+  ['a number past all lines', { changes: [aLine(1, { number: 1e308 })] }],
+  ['a number that is a text', { changes: [aLine(1, { number: '1' })] }],
+  ['a label as long as a book', { changes: [aLine(1, { label: 'x'.repeat(100_000) })] }],
+  ['an entry as long as a book', { changes: [aLine(1, { source: '1'.repeat(100_000) })] }],
+  ['a list for a text', { changes: [aLine(1, { source: ['5'] })] }],
 ];
 
 describe('what is sent to do harm', () => {
@@ -129,7 +119,7 @@ describe('what is sent to do harm', () => {
     expect([400, 413]).toContain(status);
     const script = `<script>alert(1)</script>'; drop table line; --`;
     await post()
-      .send({ changes: [aLine({ note: script, label: script })] })
+      .send({ changes: [aLine(1, { note: script, label: script })] })
       .expect(200);
     const { body } = await owner.browser.get(`/api/jobs/${jobId}`);
     expect((body as { lines: object[] }).lines.at(-1)).toMatchObject({ note: script, label: script });

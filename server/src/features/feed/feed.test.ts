@@ -6,6 +6,7 @@ import { pino } from 'pino';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { createApp } from '../../app.ts';
+import { aLine } from '../../testing/a-line.ts';
 import { appParts, startTestApp, type Guest, type TestApp } from '../../testing/test-app.ts';
 import { JobFeed } from './job-feed.ts';
 
@@ -31,16 +32,6 @@ beforeEach(async () => {
 
 const send = (guest: Guest, ...changes: readonly object[]) =>
   guest.browser.post(`/api/jobs/${jobId}/changes`).send({ changes }).expect(200);
-const aLine = (number: number) => ({
-  id: uuidv7(),
-  kind: 'line.add',
-  lineId: uuidv7(),
-  number,
-  position: 'a0',
-  source: '5',
-  label: null,
-  note: '',
-});
 
 interface Stream {
   readonly answer: IncomingMessage;

@@ -1,5 +1,6 @@
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { aLine } from '../../testing/a-line.ts';
 import { startTestApp, type Browser, type Guest, type TestApp } from '../../testing/test-app.ts';
 
 let test: TestApp;
@@ -19,16 +20,6 @@ beforeEach(async () => {
 
 const send = (browser: Browser, ...changes: readonly object[]) =>
   browser.post(`/api/jobs/${jobId}/changes`).send({ changes });
-const aLine = (number: number) => ({
-  id: uuidv7(),
-  kind: 'line.add',
-  lineId: uuidv7(),
-  number,
-  position: 'a0',
-  source: '5',
-  label: null,
-  note: '',
-});
 async function invited(role: 'read' | 'edit'): Promise<string> {
   const { body } = await owner.browser.post(`/api/jobs/${jobId}/invitations`).send({ role }).expect(200);
   return (body as { token: string }).token;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Two versions of one line, shown until somebody chooses. */
 import PlainButton from '../../ui/PlainButton.vue';
-import type { Conflict } from '../job/job.store.ts';
+import type { Conflict } from '../job/conflict.ts';
 
 defineProps<{ conflict: Conflict }>();
 const emit = defineEmits<{ choose: [keep: 'mine' | 'theirs'] }>();

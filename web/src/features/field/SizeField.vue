@@ -44,26 +44,8 @@ const wrong = computed(() => reckoned.value?.issue ?? props.issue);
   </div>
 </template>
 
+<style scoped src="./field.css" />
 <style scoped>
-.field {
-  display: flex;
-  flex-direction: column;
-  gap: 3px;
-  min-width: 0;
-}
-label {
-  font-size: 15px;
-  color: var(--ink-soft);
-}
-input {
-  min-width: 0;
-  min-height: var(--touch);
-  padding: 0 10px;
-  border: 1px solid var(--ink);
-  border-radius: 3px;
-  background: var(--board);
-  font-size: 19px;
-}
 input[aria-invalid='true'] {
   border-color: var(--pencil);
 }

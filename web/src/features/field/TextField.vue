@@ -29,24 +29,4 @@ const inputId = useId();
   </div>
 </template>
 
-<style scoped>
-.field {
-  display: flex;
-  flex-direction: column;
-  gap: 3px;
-  min-width: 0;
-}
-label {
-  font-size: 15px;
-  color: var(--ink-soft);
-}
-input {
-  min-width: 0;
-  min-height: var(--touch);
-  padding: 0 10px;
-  border: 1px solid var(--ink);
-  border-radius: 3px;
-  background: var(--board);
-  font-size: 19px;
-}
-</style>
+<style scoped src="./field.css" />

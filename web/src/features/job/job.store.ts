@@ -26,6 +26,7 @@ import type { JobHead, KeptConflict, LocalJob } from '../../adapters/local/local
 import { localStore } from '../../adapters/local/local-store-loader.ts';
 import { changeSubject, resultSubject, settled } from '../../adapters/local/settled.ts';
 import { remember } from '../../adapters/local-memory.ts';
+import type { Conflict } from './conflict.ts';
 import { useScales } from './job-scales.ts';
 import { useMarks, type JobLines } from './job-marks.ts';
 import { useJobReading } from './job-reading.ts';
@@ -36,15 +37,6 @@ import { useSlateEdits } from './slate-edits.ts';
 import { SlateKeeper } from './slate-keeper.ts';
 import { isWorked, nameOf, splitLabel, withLabel, wordsOf, type SlateRow, type WorkedRow } from './slate-row.ts';
 import { UndoStack, type Inverse, type LineContent } from './undo-stack.ts';
-
-/** A change of one's own that met another's: both are kept until one is chosen. */
-export interface Conflict {
-  readonly line: LineWire;
-  readonly mine: LineWire | undefined;
-  /** Both as a person reads them; undefined for a line taken off the slate. */
-  readonly mineSays: string | undefined;
-  readonly theirsSays: string | undefined;
-}
 
 /** The open job: its lines, their results, and every change to them. */
 export const useJobStore = defineStore('job', () => {
