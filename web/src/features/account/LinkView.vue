@@ -60,6 +60,10 @@ h1,
 p {
   margin: 0;
 }
+.link a {
+  color: var(--chalk);
+  font-weight: 600;
+}
 .problem {
   padding: 8px 12px;
   background: var(--pencil-wash);
