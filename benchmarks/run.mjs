@@ -8,7 +8,7 @@ import { bundleForNode } from '../tools/lib/bundle.mjs';
 import { at } from '../tools/lib/paths.mjs';
 
 /** Files that are a benchmark by themselves; the others are their parts. */
-const RUNNABLE = ['rational', 'entries', 'slate', 'screen'];
+const RUNNABLE = ['rational', 'entries', 'slate', 'screen', 'server'];
 const asked = process.argv.slice(2).filter((argument) => !argument.startsWith('--'));
 const known = readdirSync(at('benchmarks', 'src'));
 for (const name of asked.length > 0 ? asked : RUNNABLE) {
@@ -22,6 +22,7 @@ for (const name of asked.length > 0 ? asked : RUNNABLE) {
     'mathjs',
     'fraction.js',
     'puppeteer-core',
+    'autocannon',
   ]);
   await import(pathToFileURL(bundle).href);
 }

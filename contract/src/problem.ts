@@ -15,6 +15,8 @@ export const PROBLEMS = {
   'job.read_only': 403,
   'job.not_owner': 403,
   'job.not_found': 404,
+  'job.full': 409,
+  'account.full': 409,
   'route.not_found': 404,
   'server.unavailable': 503,
   'server.failed': 500,

@@ -7,7 +7,7 @@ const BATCH = 20;
 
 interface Running {
   readonly port: number;
-  readonly child: { kill(signal: string): void };
+  readonly child: { kill(signal: string): void; readonly exitCode: number | null };
   readonly exited: Promise<unknown>;
   stop(): Promise<void>;
 }
@@ -43,6 +43,7 @@ class Device {
   sent = 0;
   #headers: Record<string, string> = {};
   #isOn = true;
+  #givesUp = false;
   readonly #address: () => string;
 
   constructor(address: () => string) {
@@ -61,6 +62,12 @@ class Device {
     const reading = { length: 'mm', finest: 16, metricStep: '1', rounding: 'nearest', fractions: 'lowest' };
     const changes = [{ id: anId(), kind: 'job.add', title: 'Shed', reading }];
     expect((await this.#post(`/api/jobs/${this.jobId}/changes`, { changes }))?.status).toBe(200);
+  }
+
+  /** Opens the stream of the job. @returns once it is open, what is settled when it ends */
+  async listen(): Promise<{ readonly ended: Promise<unknown> }> {
+    const answer = await fetch(`${this.#address()}/api/jobs/${this.jobId}/events`, { headers: this.#headers });
+    return { ended: answer.text() };
   }
 
   async write(): Promise<void> {
@@ -85,14 +92,20 @@ class Device {
           for (const { line } of results) this.acknowledged.add(line.id);
           break;
         }
+        if (this.#givesUp) {
+          this.sent -= BATCH;
+          return;
+        }
         // What is refused for good would never come through.
         if (answer !== undefined && answer.status < 500) throw new Error(`${answer.status} ${await answer.text()}`);
         await new Promise((resolve) => setTimeout(resolve, 20));
       }
     }
   }
-  off(): void {
+  /** Sends no more; `givesUp` on what is not answered as well, which otherwise is sent until it is. */
+  off({ givesUp = false } = {}): void {
     this.#isOn = false;
+    this.#givesUp = givesUp;
   }
 
   async stored(): Promise<{
@@ -116,6 +129,29 @@ async function expectAll(device: Device): Promise<void> {
   );
   expect(revision).toBe(device.sent + 1);
 }
+
+describe('a server that is told to stop', () => {
+  it('answers what it accepted, ends its streams, and goes', async () => {
+    for (let round = 0; round < 3; round += 1) {
+      const server = await serve();
+      const devices = Array.from({ length: 8 }, () => new Device(() => `http://127.0.0.1:${server.port}`));
+      for (const device of devices) await device.begin();
+      const stream = await (devices[0] as Device).listen();
+      const writing = devices.map((device) => device.write());
+      while (devices.some(({ acknowledged }) => acknowledged.size < 2 * BATCH))
+        await new Promise((resolve) => setTimeout(resolve, 5));
+      for (const device of devices) device.off({ givesUp: true });
+      await server.stop();
+      expect(server.child.exitCode).toBe(0);
+      await Promise.all(writing);
+      await stream.ended;
+      // Nothing is there that was not answered, and all that was.
+      const again = await serve(server.port);
+      for (const device of devices) await expectAll(device);
+      await again.stop();
+    }
+  });
+});
 
 describe('what was acknowledged', () => {
   it(`is there once after the server was killed in the middle of a batch, ${ROUNDS} times`, async () => {

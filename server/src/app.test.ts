@@ -2,11 +2,14 @@ import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ENDPOINTS } from '@sprell/contract/openapi';
+import { pino } from 'pino';
 import request from 'supertest';
+import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { migrateDatabase, openDatabase } from './db/client.ts';
+import { aLine } from './testing/a-line.ts';
 import { appParts, startTestApp, type TestApp } from './testing/test-app.ts';
 
 let test: TestApp;
@@ -15,6 +18,26 @@ beforeAll(async () => {
 });
 afterAll(() => test.close());
 
+describe('the log', () => {
+  it('holds nothing of what a query was asked with when it fails', async () => {
+    const own = await startTestApp();
+    let logged = '';
+    const log = pino({ level: 'info' }, { write: (text: string) => (logged += text) });
+    const app = createApp({ ...appParts(own.database), log });
+    const browser = request.agent(app).set('Host', 'sprell.test').set('Origin', 'http://sprell.test');
+    await browser.post('/api/account/guest').send({}).expect(200);
+    await own.database.pool.query('alter table change rename to gone');
+    const reading = { length: 'mm', finest: 16, metricStep: '1', rounding: 'nearest', fractions: 'lowest' };
+    const changes = [{ id: uuidv7(), kind: 'job.add', title: 'Nobody but us', reading }, aLine(1, { source: '4711' })];
+    const answer = await browser.post(`/api/jobs/${uuidv7()}/changes`).send({ changes }).expect(500);
+    expect(answer.body).toMatchObject({ code: 'server.failed' });
+    expect(logged).toContain('relation \\"change\\" does not exist');
+    expect(logged).toContain('"statusCode":500');
+    expect(logged).not.toMatch(/Nobody but us|4711|insert into/);
+    await own.close();
+  });
+});
+
 describe('the application', () => {
   it('is well, says so without asking the database, and gives every answer a number', async () => {
     const answer = await request(test.app).get('/api/health');
@@ -22,12 +45,11 @@ describe('the application', () => {
     expect(answer.headers['x-request-id']).toMatch(/^[0-9a-f-]{36}$/);
   });
 
-  it('sends the headers that keep a page to itself', async () => {
-    const { headers } = await request(test.app).get('/api/health');
-    expect(headers['content-security-policy']).toMatch(/script-src 'self';/);
-    expect(headers['content-security-policy']).not.toMatch(/script-src[^;]*unsafe/);
-    expect(headers['x-content-type-options']).toBe('nosniff');
-    expect(headers['x-powered-by']).toBeUndefined();
+  it('lets nothing be done with an answer that is taken for a page', async () => {
+    const answer = await request(test.app).get('/api/health');
+    expect(answer.headers['content-security-policy']).toBe("default-src 'none';frame-ancestors 'none'");
+    expect(answer.headers['x-content-type-options']).toBe('nosniff');
+    expect(answer.headers['x-powered-by']).toBeUndefined();
   });
 
   it('answers what it does not know with a code, whatever the method', async () => {
@@ -77,6 +99,9 @@ describe('the built pages', () => {
       expect([page.status, page.headers['cache-control']]).toEqual([200, 'no-cache']);
       // Style sheets that the page makes itself carry a number that is good for this answer alone.
       const nonce = /^<div id="app" data-nonce="(.{24})"><\/div>$/.exec(page.text)?.[1] as string;
+      expect(page.headers['content-security-policy']).toMatch(/script-src 'self';/);
+      expect(page.headers['content-security-policy']).not.toMatch(/script-src[^;]*unsafe/);
+      expect(page.headers['x-content-type-options']).toBe('nosniff');
       expect(page.headers['content-security-policy']).toContain(`style-src 'self' 'nonce-${nonce}'`);
       expect((await request(app).get(path)).text).not.toContain(nonce);
     }

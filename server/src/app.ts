@@ -4,10 +4,9 @@ import type { ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { constants } from 'node:zlib';
 import compression from 'compression';
-import express, { type Express, type RequestHandler } from 'express';
-import helmet from 'helmet';
+import express, { Router, type Express, type RequestHandler } from 'express';
+import helmet, { type HelmetOptions } from 'helmet';
 import type { Logger } from 'pino';
-import { pinoHttp } from 'pino-http';
 import { openApi } from '@sprell/contract/openapi';
 import type { OpenDatabase } from './db/client.ts';
 import { accountRoutes } from './features/accounts/accounts.routes.ts';
@@ -25,6 +24,7 @@ import { makeMembersService } from './features/members/members.service.ts';
 import { errorHandler, requestId } from './http/error-handler.ts';
 import { limitGuesses, limitRequests, type Limits } from './http/limits.ts';
 import { ProblemError } from './http/problem-error.ts';
+import { requestLog } from './http/request-log.ts';
 import { sameOrigin } from './http/same-origin.ts';
 import { sessions } from './http/sessions.ts';
 
@@ -48,66 +48,104 @@ export interface AppParts {
 const BODY_LIMIT = '4mb';
 
 /** 8 % smaller than by the quality that is usual for what is made on the way (4), for 30 ms more on the largest file. */
-const BROTLI_QUALITY = 6;
+const PAGE_QUALITY = 6;
+/** Answers are made anew each time, and are small. */
+const ANSWER_QUALITY = 1;
 
 /** The whole application without a port, so that tests can call it. */
 export function createApp(parts: AppParts): Express {
-  const { database, log, mailer, demo, webRoot } = parts;
-  const { db, pool } = database;
+  const { log, mailer, demo, webRoot } = parts;
   const app = express();
   app.disable('x-powered-by');
+  // Answers are not kept, and a page has a nonce of its own each time: neither is ever the same again.
+  app.disable('etag');
   app.set('trust proxy', parts.trustProxy);
   app.use(requestId);
-  app.use((_request, response, next) => {
-    response.locals['nonce'] = randomBytes(16).toString('base64');
-    next();
-  });
-  app.use(helmet({ contentSecurityPolicy: { directives: CONTENT_SECURITY }, strictTransportSecurity: false }));
-  app.use(compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: BROTLI_QUALITY } } }));
-  app.get('/api/health', (_request, response) => {
-    response.json({ ok: true });
-  });
-  app.get('/api/ready', async (_request, response) => {
-    await pool.query('select 1');
-    response.json({ ready: true });
-  });
-  app.get('/api/openapi.json', (_request, response) => {
-    response.json(openApi());
-  });
+  app.use('/api', api(parts));
   app.use(
-    '/api',
-    pinoHttp({
-      logger: log,
-      quietReqLogger: true,
-      serializers: {
-        req: ({ method, url }: { method: string; url: string }) => ({ method, url }),
-        res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
-      },
+    helmet({
+      contentSecurityPolicy: { useDefaults: false, directives: PAGE_SECURITY },
+      strictTransportSecurity: false,
     }),
+    compressed(PAGE_QUALITY),
   );
-  app.use('/api', sameOrigin, sessions(pool, parts.secret), limitRequests(parts.limits.requestsAMinute));
-  app.use('/api', express.json({ limit: BODY_LIMIT, strict: true }));
-  app.use('/api', (_request, response, next) => {
-    response.setHeader('Cache-Control', 'no-store');
-    next();
-  });
-  const guarded = limitGuesses(parts.limits.guessesAQuarterHour);
-  const accounts = makeAccountsService(db, mailer, demo ? loadDemo : () => Promise.resolve());
-  app.use(accountRoutes(accounts, { guarded, resetLink: parts.resetLink }));
-  app.use(memberRoutes(makeMembersService(db), { guarded }));
-  const jobs = makeJobsService(db);
-  app.use(feedRoutes({ feed: parts.feed, jobs }));
-  app.use(jobRoutes({ jobs, changes: makeChangesService(db) }));
-  app.use('/api', () => {
-    throw new ProblemError('route.not_found', 'There is nothing at this address.');
-  });
   if (demo && mailer instanceof MailStandIn) app.get('/outbox', outboxPage(mailer));
   if (webRoot !== undefined) serveWeb(app, webRoot);
   app.use(errorHandler(log));
   return app;
 }
 
-const CONTENT_SECURITY = {
+/** What is asked most comes first: every route before it is tried against its address. */
+function api(parts: AppParts): Router {
+  const { database, log, mailer, demo, feed } = parts;
+  const { db, pool } = database;
+  const router = Router();
+  router.use(
+    helmet({
+      ...ANSWER_HEADERS,
+      contentSecurityPolicy: { useDefaults: false, directives: ANSWER_SECURITY },
+    }),
+    unlessSmall(compressed(ANSWER_QUALITY)),
+  );
+  router.get('/health', (_request, response) => {
+    response.json({ ok: true });
+  });
+  router.get('/ready', async (_request, response) => {
+    await pool.query('select 1');
+    response.json({ ready: true });
+  });
+  router.get('/openapi.json', (_request, response) => {
+    response.json(openApi());
+  });
+  router.use(
+    requestLog(log),
+    sameOrigin,
+    sessions(pool, parts.secret),
+    limitRequests(parts.limits.requestsAMinute),
+    express.json({ limit: BODY_LIMIT, strict: true }),
+    (_request, response, next) => {
+      response.setHeader('Cache-Control', 'no-store');
+      next();
+    },
+  );
+  const guarded = limitGuesses(parts.limits.guessesAQuarterHour);
+  const jobs = makeJobsService(db);
+  const accounts = makeAccountsService(db, mailer, demo ? loadDemo : () => Promise.resolve());
+  router.use(jobRoutes({ jobs, changes: makeChangesService(database, feed) }));
+  router.use(feedRoutes({ feed, jobs }));
+  router.use(accountRoutes(accounts, { guarded, resetLink: parts.resetLink }));
+  router.use(memberRoutes(makeMembersService(db), { guarded }));
+  router.use(() => {
+    throw new ProblemError('route.not_found', 'There is nothing at this address.');
+  });
+  return router;
+}
+
+const compressed = (quality: number) =>
+  compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: quality } } });
+
+/** Bytes of a batch whose answer is too small to be worth packing. */
+const SMALL_BATCH = 1024;
+const unlessSmall =
+  (compress: RequestHandler): RequestHandler =>
+  (request, response, next) => {
+    if (request.method !== 'GET' && Number(request.headers['content-length'] ?? 0) < SMALL_BATCH) next();
+    else compress(request, response, next);
+  };
+
+type Directives = NonNullable<Exclude<NonNullable<HelmetOptions['contentSecurityPolicy']>, boolean>['directives']>;
+/** Answers are no pages: whatever takes one for a page may do nothing. What speaks to pages alone is left off. */
+const ANSWER_SECURITY: Directives = { defaultSrc: ["'none'"], frameAncestors: ["'none'"] };
+const ANSWER_HEADERS: HelmetOptions = {
+  strictTransportSecurity: false,
+  crossOriginOpenerPolicy: false,
+  originAgentCluster: false,
+  xDnsPrefetchControl: false,
+  xDownloadOptions: false,
+  xPermittedCrossDomainPolicies: false,
+  xXssProtection: false,
+};
+const PAGE_SECURITY: Directives = {
   defaultSrc: ["'self'"],
   scriptSrc: ["'self'"],
   // Element Plus and Vue place elements by style attributes; style sheets come from here, or carry the page's nonce: the
@@ -126,8 +164,11 @@ const CONTENT_SECURITY = {
 /** Where the page finds its nonce; index.html carries it until it is served. */
 const NONCE_PLACE = '__csp_nonce__';
 
+/** A new one with each answer. */
 function nonceOf(response: ServerResponse): string {
-  return (response as express.Response).locals['nonce'] as string;
+  const { locals } = response as express.Response;
+  locals['nonce'] ??= randomBytes(16).toString('base64');
+  return locals['nonce'] as string;
 }
 
 /** The built application: files with a hash in their name for good, every page address answered by index.html. */

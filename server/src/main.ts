@@ -40,11 +40,24 @@ async function main(): Promise<void> {
     log.info({ port }, 'Listening');
     process.send?.({ listening: port });
   });
+  let isStopping = false;
+  server.prependListener('request', (_request, response) => {
+    // A connection that is kept for the next request would keep the server; whoever sends more finds another, or waits.
+    response.once('finish', () => {
+      if (isStopping) setImmediate(() => server.closeIdleConnections());
+    });
+    if (isStopping) response.setHeader('Connection', 'close');
+  });
   const stop = () => {
-    // Requests that were accepted are answered; streams end, and idle connections are closed at once.
-    void feed.close();
+    if (isStopping) return;
+    isStopping = true;
+    // Requests that were accepted are answered, and what they changed is told; streams end at once.
+    feed.endAll();
     server.close(() => {
-      void database.close().then(() => process.exit(0));
+      void feed
+        .close()
+        .then(() => database.close())
+        .then(() => process.exit(0));
     });
     server.closeIdleConnections();
     setTimeout(() => process.exit(1), 10_000).unref();

@@ -40,6 +40,8 @@ describe('a backup', () => {
     await send(aLine(3));
     await test.database.pool.query(`update job set title = 'Wrong'`);
     await tool.restore(test.url, file);
+    // A running server connects anew by itself.
+    while ((await browser.get('/api/ready')).status !== 200);
     expect((await browser.get(`/api/jobs/${jobId}`).expect(200)).body).toEqual(before);
     await send(aLine(3));
   });

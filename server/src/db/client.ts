@@ -10,6 +10,8 @@ export type Executor = Pick<Database, 'select' | 'insert' | 'update' | 'delete' 
 export interface OpenDatabase {
   readonly db: Database;
   readonly pool: pg.Pool;
+  /** All of it or nothing; what throws inside takes it back. Statements of `prepared` are at hand in it. */
+  inTransaction<T>(work: (tx: Database) => Promise<T>): Promise<T>;
   close(): Promise<void>;
 }
 
@@ -22,12 +24,53 @@ export function openDatabase(url: string, onError: (error: Error) => void): Open
     statement_timeout: 15_000,
     idle_in_transaction_session_timeout: 15_000,
     application_name: 'sprell',
+    // What is asked with every touch is planned once, and anew when PostgreSQL has counted the tables again.
+    options: '-c plan_cache_mode=force_generic_plan',
   });
   // An idle connection that the server closed is no reason to end the process.
   pool.on('error', onError);
   // Nor is one that is lost in the middle of a transaction: the query that waits on it fails, and says so.
   pool.on('connect', (client) => client.on('error', onError));
-  return { db: drizzle(pool, { schema }), pool, close: () => pool.end() };
+  const ofConnection = new WeakMap<pg.PoolClient, Database>();
+  const databaseOf = (client: pg.PoolClient): Database => {
+    const known = ofConnection.get(client) ?? drizzle(client, { schema });
+    ofConnection.set(client, known);
+    return known;
+  };
+  return {
+    db: drizzle(pool, { schema }),
+    pool,
+    inTransaction: async (work) => {
+      const client = await pool.connect();
+      let failed: unknown;
+      try {
+        await client.query('begin');
+        const result = await work(databaseOf(client));
+        await client.query('commit');
+        return result;
+      } catch (error) {
+        // A connection that cannot even roll back is thrown away.
+        await client.query('rollback').catch((lost: unknown) => (failed = lost));
+        throw error;
+      } finally {
+        client.release(failed !== undefined);
+      }
+    },
+    close: () => pool.end(),
+  };
+}
+
+/**
+ * Statements that are made once for each connection and kept as long as it lives, so that neither Drizzle nor PostgreSQL
+ * reads them again. For what is asked with every touch; anything else is written where it is used.
+ */
+export function prepared<T>(make: (db: Database) => T): (db: Database) => T {
+  const known = new WeakMap<Database, T>();
+  return (db) => {
+    const statements = known.get(db) ?? make(db);
+    known.set(db, statements);
+    return statements;
+  };
 }
 
 /** Any number; the same in every server process, so that two starting together migrate one after the other. */

@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { Problem } from '@sprell/contract';
+import { DrizzleQueryError } from 'drizzle-orm';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
+import { DatabaseError } from 'pg';
 import type { Logger } from 'pino';
 import { ProblemError } from './problem-error.ts';
 
@@ -42,6 +44,17 @@ function problemOf(error: unknown): ProblemError {
   return new ProblemError('server.failed', 'Something failed here; nothing was changed.');
 }
 
+/**
+ * What the log may hold of an error. A failed query says what was asked with what values: entries of people, hashes of
+ * passwords. Its cause says what went wrong without them.
+ */
+function loggable(error: unknown): unknown {
+  if (error instanceof DrizzleQueryError) return loggable(error.cause ?? new Error('A query failed.'));
+  if (!(error instanceof DatabaseError)) return error;
+  const { name, message, stack, code, table, constraint } = error;
+  return { name, message, stack, code, table, constraint };
+}
+
 /** The only place that answers an error: a code and a sentence, never a stack or a query. */
 export function errorHandler(log: Logger): ErrorRequestHandler {
   // Express knows an error handler by its four parameters.
@@ -49,7 +62,7 @@ export function errorHandler(log: Logger): ErrorRequestHandler {
     const problem = problemOf(error);
     const id = response.locals['requestId'] as string;
     if (problem.status >= 500)
-      log.error({ requestId: id, method: request.method, path: request.path, err: error }, problem.message);
+      log.error({ requestId: id, method: request.method, path: request.path, err: loggable(error) }, problem.message);
     if (problem.status === 503) response.setHeader('Retry-After', '2');
     if (response.headersSent) {
       response.destroy();

@@ -19,7 +19,7 @@ export function limitRequests(limit: number): RequestHandler {
   return rateLimit({
     windowMs: 60_000,
     limit,
-    standardHeaders: 'draft-8',
+    standardHeaders: 'draft-6',
     legacyHeaders: false,
     keyGenerator: ({ session, ip }) => session.accountId ?? ipKeyGenerator(ip ?? ''),
     handler: tooMany,
@@ -30,7 +30,7 @@ export function limitGuesses(limit: number): RequestHandler {
   return rateLimit({
     windowMs: 15 * 60_000,
     limit,
-    standardHeaders: 'draft-8',
+    standardHeaders: 'draft-6',
     legacyHeaders: false,
     handler: tooMany,
   });

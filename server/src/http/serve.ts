@@ -11,6 +11,9 @@ interface Asked<Params, Body, Access> {
   readonly caller: Caller;
 }
 
+/** The address of an endpoint as routes behind `/api` see it. */
+export const behindApi = (path: string) => path.replace(/^\/api(?=\/)/, '');
+
 /**
  * Mounts an endpoint: checks what came in against its schemas, hands the handler typed values, sends what it returns.
  * A handler throws `ProblemError` for a refusal; Express passes it on to the error handler.
@@ -25,7 +28,7 @@ export function serve<
   endpoint: Endpoint<Params, Body, Response, Access>,
   handler: (asked: Asked<z.output<Params>, z.output<Body>, Access>) => Promise<z.input<Response>>,
 ): void {
-  router[endpoint.method](endpoint.path, async (request, response) => {
+  router[endpoint.method](behindApi(endpoint.path), async (request, response) => {
     const caller = callerOf(request);
     const { accountId } = caller;
     if (accountId === undefined && endpoint.access !== 'anyone')

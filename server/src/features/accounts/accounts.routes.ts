@@ -12,7 +12,7 @@ import {
 } from '@sprell/contract';
 import { Router, type RequestHandler } from 'express';
 import type { Caller } from '../../http/caller.ts';
-import { serve } from '../../http/serve.ts';
+import { behindApi, serve } from '../../http/serve.ts';
 import type { AccountsService } from './accounts.service.ts';
 
 const DONE = { done: true } as const;
@@ -28,7 +28,7 @@ export function accountRoutes(
 ): Router {
   const router = Router();
   for (const { path } of [beGuest, claimAccount, signIn, changePassword, useDeviceCode, askReset, useReset])
-    router.use(path, guarded);
+    router.use(behindApi(path), guarded);
 
   serve(router, showAccount, ({ accountId }) => accounts.show(accountId));
   serve(router, beGuest, async ({ accountId, caller, body }) => {

@@ -1,104 +1,106 @@
-import { and, eq } from 'drizzle-orm';
-import type { Change, ReadingWire } from '@sprell/contract';
-import type { Executor } from '../../db/client.ts';
-import { change, job, line, scale } from '../../db/schema.ts';
-import { readingColumns, type JobRow, type LineRow, type ScaleRow } from '../jobs/jobs.repository.ts';
+import type { Change, Role } from '@sprell/contract';
+import { and, eq, getTableColumns, sql } from 'drizzle-orm';
+import { prepared, type Database } from '../../db/client.ts';
+import { asGiven, givenRows, jsonList } from '../../db/json-rows.ts';
+import { change, job, jobMember, line, scale } from '../../db/schema.ts';
+import { isSeenBy, memberOf, roleFor } from '../jobs/jobs.repository.ts';
+import type { Known, KnownChange, KnownLine, KnownScale, Written } from './batch.ts';
 
-export async function findChange(db: Executor, accountId: string, id: string) {
-  const [found] = await db
-    .select()
-    .from(change)
-    .where(and(eq(change.accountId, accountId), eq(change.id, id)));
-  return found;
-}
+const given = sql.placeholder;
+const uuids = (name: string) => sql`any(${given(name)}::uuid[])`;
 
-export async function recordChange(
-  db: Executor,
+const knowing = prepared((db) => {
+  const [accountId, jobId] = [given('accountId'), given('jobId')];
+  return db
+    .select({
+      job,
+      role: roleFor(accountId),
+      changes: jsonList<KnownChange>(
+        getTableColumns(change),
+        undefined,
+        sql`from ${change} where ${change.accountId} = ${accountId} and ${change.id} = ${uuids('changeIds')}`,
+      ),
+      lines: jsonList<KnownLine>(
+        getTableColumns(line),
+        undefined,
+        sql`from ${line} where ${line.id} = ${uuids('lineIds')}`,
+      ),
+      numbers: sql<number[]>`array(select ${line.number} from ${line}
+        where ${line.jobId} = ${jobId} and ${line.number} = any(${given('numbers')}::int[]))`,
+      scales: jsonList<KnownScale>(
+        getTableColumns(scale),
+        undefined,
+        sql`from ${scale} where ${scale.id} = ${uuids('scaleIds')}`,
+      ),
+    })
+    .from(job)
+    .leftJoin(jobMember, memberOf(accountId))
+    .where(and(eq(job.id, jobId), isSeenBy(accountId)))
+    .prepare('know_batch');
+});
+
+/** The job and what a batch names, of one moment; undefined where the account sees no such job. */
+export async function know(
+  db: Database,
   accountId: string,
   jobId: string,
-  sent: Change,
-  payloadHash: string,
-  revision: number,
-): Promise<void> {
-  await db.insert(change).values({
+  changes: readonly Change[],
+): Promise<(Known & { readonly role: Role }) | undefined> {
+  const [found] = await knowing(db).execute({
     accountId,
-    id: sent.id,
     jobId,
-    kind: sent.kind,
-    lineId: 'lineId' in sent ? sent.lineId : null,
-    scaleId: 'scaleId' in sent ? sent.scaleId : null,
-    payloadHash,
-    revision,
+    changeIds: changes.flatMap((one) =>
+      'base' in one && typeof one.base === 'string' ? [one.id, one.base] : [one.id],
+    ),
+    lineIds: changes.flatMap((one) => ('lineId' in one ? [one.lineId] : [])),
+    numbers: changes.flatMap((one) => (one.kind === 'line.add' ? [one.number] : [])),
+    scaleIds: changes.flatMap((one) => ('scaleId' in one ? [one.scaleId] : [])),
   });
-}
-
-/** A line of this job, deleted or not. */
-export async function findLine(db: Executor, jobId: string, lineId: string): Promise<LineRow | undefined> {
-  const [found] = await db
-    .select()
-    .from(line)
-    .where(and(eq(line.jobId, jobId), eq(line.id, lineId)));
   return found;
 }
 
-export async function isNumberTaken(db: Executor, jobId: string, number: number): Promise<boolean> {
-  const found = await db
-    .select({ id: line.id })
-    .from(line)
-    .where(and(eq(line.jobId, jobId), eq(line.number, number)));
-  return found.length > 0;
-}
+const LINE = givenRows(line, given('lines'), ['createdAt']);
+const SCALE = givenRows(scale, given('scales'), ['createdAt']);
+const CHANGE = givenRows(change, given('changes'), ['createdAt']);
 
-/** Undefined when the id is in use already, in whatever job. */
-export async function insertLine(db: Executor, row: typeof line.$inferInsert): Promise<LineRow | undefined> {
-  const [made] = await db.insert(line).values(row).onConflictDoNothing({ target: line.id }).returning();
-  return made;
-}
+const IF_COUNTED = sql`where exists (select from counted)`;
 
-export async function updateLine(
-  db: Executor,
-  lineId: string,
-  values: Partial<typeof line.$inferInsert>,
-): Promise<LineRow> {
-  const [changed] = await db.update(line).set(values).where(eq(line.id, lineId)).returning();
-  return changed as LineRow;
-}
+/**
+ * All of it in one statement, and nothing of it where the job has moved on: two that write at once wait for each other at
+ * its row, and the later one finds another revision there.
+ */
+const writing = prepared((db) => {
+  const lines = db.$with('lines', { id: line.id }).as(sql`
+    insert into ${line} (${LINE.into}) ${LINE.select} ${IF_COUNTED}
+    on conflict (id) do update set ${asGiven(line, ['position', 'source', 'label', 'note', 'revision', 'deletedAt'])}
+    where ${line}.job_id = excluded.job_id returning ${line}.id`);
+  const scales = db.$with('scales', { id: scale.id }).as(sql`
+    insert into ${scale} (${SCALE.into}) ${SCALE.select} ${IF_COUNTED}
+    on conflict (id) do update set ${asGiven(scale, ['kind', 'paper', 'site', 'name', 'revision', 'deletedAt'])}
+    where ${scale}.job_id = excluded.job_id returning ${scale}.id`);
+  const changes = db
+    .$with('changes', { id: change.id })
+    .as(sql`insert into ${change} (${CHANGE.into}) ${CHANGE.select} ${IF_COUNTED} returning id`);
+  const counted = db.$with('counted', { id: job.id }).as(sql`
+    update ${job} set revision = ${given('revision')}, next_number = ${given('nextNumber')},
+      length_style = ${given('lengthStyle')}, finest = ${given('finest')}, metric_step = ${given('metricStep')},
+      rounding = ${given('rounding')}, fractions = ${given('fractions')}
+    where id = ${given('jobId')} and revision = ${given('before')} and deleted_at is null returning id`);
+  return db.with(counted, lines, scales, changes).select().from(counted).prepare('write_batch');
+});
 
-/** A drawing scale of this job, deleted or not. */
-export async function findScale(db: Executor, jobId: string, scaleId: string): Promise<ScaleRow | undefined> {
-  const [found] = await db
-    .select()
-    .from(scale)
-    .where(and(eq(scale.jobId, jobId), eq(scale.id, scaleId)));
-  return found;
-}
-
-/** Undefined when the id is in use already, in whatever job. */
-export async function insertScale(db: Executor, row: typeof scale.$inferInsert): Promise<ScaleRow | undefined> {
-  const [made] = await db.insert(scale).values(row).onConflictDoNothing({ target: scale.id }).returning();
-  return made;
-}
-
-export async function updateScale(
-  db: Executor,
-  scaleId: string,
-  values: Partial<typeof scale.$inferInsert>,
-): Promise<ScaleRow> {
-  const [changed] = await db.update(scale).set(values).where(eq(scale.id, scaleId)).returning();
-  return changed as ScaleRow;
-}
-
-/** How the job reads from now on. */
-export async function saveReading(db: Executor, jobId: string, reading: ReadingWire): Promise<JobRow> {
-  const [saved] = await db.update(job).set(readingColumns(reading)).where(eq(job.id, jobId)).returning();
-  return saved as JobRow;
-}
-
-export async function saveJobCounters(
-  db: Executor,
-  jobId: string,
-  revision: number,
-  nextNumber: number,
-): Promise<void> {
-  await db.update(job).set({ revision, nextNumber }).where(eq(job.id, jobId));
+/**
+ * @returns whether it was written: the job was still at the revision `before`
+ * @throws where an id was taken in another job since it was looked at: the change names a line that is not of its job.
+ *   Sent again, it is refused
+ */
+export async function write(db: Database, before: number, { job: row, ...rows }: Written): Promise<boolean> {
+  const { id: jobId, revision, nextNumber, lengthStyle, finest, metricStep, rounding, fractions } = row;
+  const [done] = await writing(db).execute({
+    lines: JSON.stringify(rows.lines),
+    scales: JSON.stringify(rows.scales),
+    changes: JSON.stringify(rows.changes),
+    ...{ jobId, before, revision, nextNumber, lengthStyle, finest, metricStep, rounding, fractions },
+  });
+  return done !== undefined;
 }

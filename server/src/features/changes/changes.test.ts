@@ -115,6 +115,33 @@ describe('the one path for writes', () => {
     expect((await stored()).lines.map(({ source }) => source)).toEqual([`6'`, `5' 3"`]);
   });
 
+  it('takes only so many lines into a job and so many jobs for an account, and what is there can still be changed', async () => {
+    const add = anAdd();
+    await send([add]);
+    await test.database.pool.query(
+      `insert into line (id, job_id, number, position, source, revision)
+       select gen_random_uuid(), $1, n, 'a1', '5', n from generate_series(2, 50000) as n`,
+      [jobId],
+    );
+    await test.database.pool.query('update job set revision = 50000, next_number = 50001 where id = $1', [jobId]);
+    const more = await send([anAdd({ number: 50_001 })]);
+    expect([more.status, more.body.code]).toEqual([409, 'job.full']);
+    expect((await send([anEdit(add, 1, `6'`)])).body.results).toMatchObject([{ status: 'applied' }]);
+
+    const other = await test.guest();
+    await test.database.pool.query(
+      `insert into job (id, owner_id, title, revision) select gen_random_uuid(), $1, 'Shed', 0 from generate_series(1, 2000)`,
+      [other.accountId],
+    );
+    const { reading } = aReading() as { reading: object };
+    const wanted = uuidv7();
+    const answer = await other.browser
+      .post(`/api/jobs/${wanted}/changes`)
+      .send({ changes: [{ id: uuidv7(), kind: 'job.add', title: 'One more', reading }] });
+    expect([answer.status, (answer.body as { code: string }).code]).toEqual([409, 'account.full']);
+    await other.browser.get(`/api/jobs/${wanted}`).expect(404);
+  });
+
   it('gives the later of two equal numbers the next free one, and never a number of a deleted line', async () => {
     const first = anAdd({ number: 5 });
     const second = anAdd({ number: 5, position: 'a1' });

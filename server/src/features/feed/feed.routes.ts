@@ -2,7 +2,7 @@ import { jobEvents, jobSince } from '@sprell/contract';
 import { Router } from 'express';
 import { callerOf } from '../../http/caller.ts';
 import { ProblemError } from '../../http/problem-error.ts';
-import { serve } from '../../http/serve.ts';
+import { behindApi, serve } from '../../http/serve.ts';
 import type { JobsService } from '../jobs/jobs.service.ts';
 import type { JobFeed } from './job-feed.ts';
 
@@ -13,7 +13,7 @@ const BEAT = 20_000;
 export function feedRoutes({ feed, jobs }: { readonly feed: JobFeed; readonly jobs: JobsService }): Router {
   const router = Router();
   serve(router, jobSince, ({ accountId, params }) => jobs.since(accountId, params.jobId, params.revision));
-  router.get(jobEvents.path, async (request, response) => {
+  router.get(behindApi(jobEvents.path), async (request, response) => {
     const { accountId } = callerOf(request);
     const params = jobEvents.params.safeParse(request.params);
     if (accountId === undefined) throw new ProblemError('account.needed', 'Nobody is signed in here.');
@@ -22,13 +22,20 @@ export function feedRoutes({ feed, jobs }: { readonly feed: JobFeed; readonly jo
       throw new ProblemError('server.unavailable', 'The store of jobs is away; try again in a moment.');
     const { jobId } = params.data;
     // Before it is read what stands there now: what comes between the two is told as well.
-    const say = (revision: number) => response.write(`data: ${JSON.stringify({ revision })}\n\n`);
+    let told = -1;
+    const say = (revision: number) => {
+      if (revision > told) response.write(`data: ${JSON.stringify({ revision })}\n\n`);
+      told = Math.max(told, revision);
+    };
     const waiting: number[] = [];
     let begun = false;
     const stop = feed.listen({
       jobId,
       accountId,
-      changed: (revision) => (begun ? say(revision) : waiting.push(revision)),
+      changed: (revision) => {
+        if (begun) say(revision);
+        else waiting.push(revision);
+      },
       shut: () => response.end(),
     });
     const beat = setInterval(() => response.write(': still here\n\n'), BEAT);

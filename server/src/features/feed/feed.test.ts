@@ -94,6 +94,22 @@ describe('the stream of a job', () => {
     second.close();
   });
 
+  it('finds by itself what a process changed that ended before it told of it', async () => {
+    const feed = new JobFeed(test.url, pino({ level: 'silent' }));
+    await feed.start();
+    const other = createServer(createApp({ ...appParts(test.database), feed })).listen(0, '127.0.0.1');
+    await once(other, 'listening');
+    const stream = await listen(owner, other);
+    await stream.next(1);
+    await test.database.pool.query('update job set revision = 9 where id = $1', [jobId]);
+    await feed.look();
+    await feed.look();
+    await stream.next(9);
+    expect(stream.said).toEqual([1, 9]);
+    await feed.close();
+    other.close();
+  });
+
   it('is opened for those alone who may see the job, and ends at once when that is taken back', async () => {
     const other = await test.guest();
     expect((await listen(other)).answer.statusCode).toBe(404);

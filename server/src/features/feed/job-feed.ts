@@ -5,7 +5,8 @@ import type { Logger } from 'pino';
 export const CHANNEL = 'sprell_job';
 
 export type News =
-  | { readonly kind: 'changed'; readonly jobId: string; readonly revision: number }
+  /** Jobs with the revisions they came to. */
+  | { readonly kind: 'changed'; readonly jobs: readonly (readonly [string, number])[] }
   /** An account sees a job no more; or, without the job, a session of the account has ended. */
   | { readonly kind: 'shut'; readonly accountId: string; readonly jobId?: string };
 
@@ -18,6 +19,12 @@ export interface Listener {
 }
 
 const AGAIN_AFTER = 1000;
+/** Milliseconds in which what changed is gathered before it is told: less than a person notices. */
+const GATHER = 40;
+/** Of jobs that are told of at once; PostgreSQL takes 8000 characters, and one is about 50. */
+const AT_ONCE = 100;
+/** Milliseconds between two looks at what nobody told of, because the process that changed it ended before it could. */
+const LOOK_EVERY = 20_000;
 
 /**
  * Tells those who listen to a job what happens to it, whichever server process it happened in. While the database cannot
@@ -29,7 +36,14 @@ export class JobFeed {
   readonly #listeners = new Set<Listener>();
   #client: pg.Client | undefined;
   #timer: ReturnType<typeof setTimeout> | undefined;
+  #looking: ReturnType<typeof setInterval> | undefined;
   #isClosed = false;
+  #isEnding = false;
+  /** What is to be told still: jobs with the revision they came to. */
+  readonly #untold = new Map<string, number>();
+  #telling: ReturnType<typeof setTimeout> | undefined;
+  /** One query at a time goes over the connection. */
+  #last: Promise<unknown> = Promise.resolve();
 
   constructor(url: string, log: Logger) {
     this.#url = url;
@@ -39,15 +53,20 @@ export class JobFeed {
   /** Begins to listen; where that fails, again and again until it does. */
   async start(): Promise<void> {
     if (this.#isClosed) return;
-    const client = new pg.Client({ connectionString: this.#url, application_name: 'sprell feed' });
+    const client = new pg.Client({
+      connectionString: this.#url,
+      application_name: 'sprell feed',
+      // News that a crash loses is found by the next look: nothing has to reach the disk for it.
+      options: '-c synchronous_commit=off',
+    });
     client.on('notification', ({ payload }) => {
-      this.#tell(JSON.parse(payload ?? '{}') as News);
+      this.#hear(JSON.parse(payload ?? '{}') as News);
     });
     const lost = (error: unknown) => {
       if (this.#client !== client) return;
       this.#client = undefined;
       this.#log.warn({ err: error }, 'The database is not listened to; trying again');
-      this.endAll();
+      this.#shutAll();
       this.#retry();
     };
     // More than one may come of one loss.
@@ -59,6 +78,8 @@ export class JobFeed {
       await client.connect();
       this.#client = client;
       await client.query(`listen ${CHANNEL}`);
+      this.#looking ??= setInterval(() => void this.look(), LOOK_EVERY).unref();
+      await this.#tellAll();
     } catch (error) {
       this.#client = client;
       lost(error);
@@ -71,16 +92,70 @@ export class JobFeed {
     this.#timer = setTimeout(() => void this.start(), AGAIN_AFTER);
   }
 
-  isListening(): boolean {
-    return this.#client !== undefined;
+  /**
+   * A job changed: every process hears of it in a moment. After the transaction and apart from it: PostgreSQL lets
+   * transactions that tell something be done one at a time only.
+   */
+  changed(jobId: string, revision: number): void {
+    this.#untold.set(jobId, Math.max(revision, this.#untold.get(jobId) ?? 0));
+    this.#telling ??= setTimeout(() => {
+      this.#telling = undefined;
+      void this.#tellAll();
+    }, GATHER);
   }
 
-  #tell(news: News): void {
-    for (const listener of [...this.#listeners])
-      if (news.kind === 'changed') {
-        if (listener.jobId === news.jobId) listener.changed(news.revision);
-      } else if (listener.accountId === news.accountId && (news.jobId ?? listener.jobId) === listener.jobId)
-        listener.shut();
+  async #ask(text: string, values: unknown[]): Promise<readonly Readonly<Record<string, unknown>>[]> {
+    const asked = this.#last.then(() => {
+      if (this.#client === undefined) throw new Error('The database is not listened to.');
+      return this.#client.query<Record<string, unknown>>(text, values);
+    });
+    this.#last = asked.catch(() => undefined);
+    return (await asked).rows;
+  }
+
+  async #tellAll(): Promise<void> {
+    while (this.#untold.size > 0 && this.#client !== undefined) {
+      const jobs = [...this.#untold].slice(0, AT_ONCE);
+      for (const [jobId] of jobs) this.#untold.delete(jobId);
+      try {
+        const news: News = { kind: 'changed', jobs };
+        await this.#ask('select pg_notify($1, $2)', [CHANNEL, JSON.stringify(news)]);
+      } catch {
+        // The connection is lost, and what was not told is told over the next.
+        for (const [jobId, revision] of jobs) this.changed(jobId, revision);
+        return;
+      }
+    }
+  }
+
+  /** Looks for what this process was not told of. */
+  async look(): Promise<void> {
+    const jobs = [...new Set([...this.#listeners].map(({ jobId }) => jobId))];
+    if (jobs.length === 0) return;
+    try {
+      const found = await this.#ask('select id, revision from job where id = any($1::uuid[])', [jobs]);
+      this.#changed(new Map(found.map(({ id, revision }) => [id as string, Number(revision)])));
+    } catch (error) {
+      this.#log.warn({ err: error }, 'Jobs that are listened to could not be looked at');
+    }
+  }
+
+  isListening(): boolean {
+    return this.#client !== undefined && !this.#isEnding;
+  }
+
+  #hear(news: News): void {
+    if (news.kind === 'changed') this.#changed(new Map(news.jobs));
+    else
+      for (const listener of [...this.#listeners])
+        if (listener.accountId === news.accountId && (news.jobId ?? listener.jobId) === listener.jobId) listener.shut();
+  }
+
+  #changed(jobs: ReadonlyMap<string, number>): void {
+    for (const listener of [...this.#listeners]) {
+      const revision = jobs.get(listener.jobId);
+      if (revision !== undefined) listener.changed(revision);
+    }
   }
 
   /** @returns how to stop listening */
@@ -89,16 +164,25 @@ export class JobFeed {
     return () => this.#listeners.delete(listener);
   }
 
+  /** The process stops: no more streams, but what changes is told still. */
   endAll(): void {
+    this.#isEnding = true;
+    this.#shutAll();
+  }
+
+  #shutAll(): void {
     for (const listener of [...this.#listeners]) listener.shut();
   }
 
   async close(): Promise<void> {
     this.#isClosed = true;
     clearTimeout(this.#timer);
+    clearTimeout(this.#telling);
+    clearInterval(this.#looking);
+    await this.#tellAll();
     const client = this.#client;
     this.#client = undefined;
-    this.endAll();
+    this.#shutAll();
     await client?.end().catch(() => undefined);
   }
 }

@@ -1,18 +1,24 @@
-import type { LineWire, ReadingWire, Role, ScaleWire } from '@sprell/contract';
-import { and, asc, count, eq, gt, isNotNull, isNull, or, sql } from 'drizzle-orm';
-import type { Executor } from '../../db/client.ts';
-import { job, jobMember, line, scale } from '../../db/schema.ts';
+import type { JobWire, LineWire, ReadingWire, Role, ScaleWire } from '@sprell/contract';
+import { and, asc, count, eq, isNotNull, isNull, or, sql, type Placeholder, type SQL } from 'drizzle-orm';
+import type { PgColumn } from 'drizzle-orm/pg-core';
+import { prepared, type Database, type Executor } from '../../db/client.ts';
+import { jsonList } from '../../db/json-rows.ts';
+import { job, jobMember, line, scale, type change } from '../../db/schema.ts';
 
 export type JobRow = typeof job.$inferSelect;
 export type LineRow = typeof line.$inferSelect;
 export type ScaleRow = typeof scale.$inferSelect;
+export type ChangeRow = typeof change.$inferSelect;
 
-export function lineToWire(row: LineRow): LineWire {
+/** A row as it is, or as it came in JSON. */
+type Deletable<Row> = Omit<Row, 'createdAt' | 'deletedAt'> & { readonly deletedAt: Date | string | null };
+
+export function lineToWire(row: Deletable<LineRow>): LineWire {
   const { id, kind, number, position, source, label, note, revision, deletedAt } = row;
   return { id, kind, number, position, source, label, note, revision, deleted: deletedAt !== null };
 }
 
-export function scaleToWire({ id, kind, paper, site, name, revision, deletedAt }: ScaleRow): ScaleWire {
+export function scaleToWire({ id, kind, paper, site, name, revision, deletedAt }: Deletable<ScaleRow>): ScaleWire {
   return { id, kind, paper, site, name, revision, deleted: deletedAt !== null };
 }
 
@@ -23,10 +29,11 @@ export function readingToWire({ lengthStyle, finest, metricStep, rounding, fract
 /** A job with what an account may do with it. */
 export type SeenJob = JobRow & { readonly role: Role };
 
-const memberOf = (accountId: string) => and(eq(jobMember.jobId, job.id), eq(jobMember.accountId, accountId));
-const isSeenBy = (accountId: string) =>
+type Given = string | Placeholder;
+export const memberOf = (accountId: Given) => and(eq(jobMember.jobId, job.id), eq(jobMember.accountId, accountId));
+export const isSeenBy = (accountId: Given) =>
   and(or(eq(job.ownerId, accountId), isNotNull(jobMember.role)), isNull(job.deletedAt));
-const roleFor = (accountId: string) =>
+export const roleFor = (accountId: Given) =>
   sql<Role>`case when ${job.ownerId} = ${accountId} then 'own' else ${jobMember.role}::text end`;
 
 /** Jobs that an account may see, with the count of their lines that are worked out. */
@@ -53,13 +60,7 @@ export async function findJob(db: Executor, accountId: string, jobId: string): P
   return found && { ...found.job, role: found.role };
 }
 
-/** As `findJob`, holding the row until the transaction ends: changes of one job follow each other. */
-export async function lockJob(db: Executor, accountId: string, jobId: string): Promise<SeenJob | undefined> {
-  const [found] = await seenJob(db, accountId, jobId).for('update', { of: job });
-  return found && { ...found.job, role: found.role };
-}
-
-function seenJob(db: Executor, accountId: string, jobId: string) {
+function seenJob(db: Executor, accountId: Given, jobId: Given) {
   return db
     .select({ job, role: roleFor(accountId) })
     .from(job)
@@ -72,25 +73,82 @@ export async function insertJob(db: Executor, row: typeof job.$inferInsert): Pro
   await db.insert(job).values(row).onConflictDoNothing({ target: job.id });
 }
 
-/**
- * Lines that changed after a revision; -1 for all. Deleted ones too: entries that used them still name them, and they
- * can be brought back.
- */
-export async function linesOf(db: Executor, jobId: string, after: number): Promise<readonly LineRow[]> {
-  return db
-    .select()
-    .from(line)
-    .where(and(eq(line.jobId, jobId), gt(line.revision, after)))
-    .orderBy(asc(line.position), asc(line.id));
+export async function countJobs(db: Executor, accountId: string): Promise<number> {
+  const [found] = await db.select({ jobs: count() }).from(job).where(eq(job.ownerId, accountId));
+  return found?.jobs ?? 0;
 }
 
-/** Drawing scales that changed after a revision, in the order they were made; deleted ones can be brought back. */
-export async function scalesOf(db: Executor, jobId: string, after: number): Promise<readonly ScaleRow[]> {
+export async function countLines(db: Executor, jobId: string): Promise<number> {
+  const [found] = await db.select({ lines: count() }).from(line).where(eq(line.jobId, jobId));
+  return found?.lines ?? 0;
+}
+
+const isDeleted = (deletedAt: PgColumn) => sql`${deletedAt} is not null`;
+/** The same as `lineToWire` and `scaleToWire`, made by PostgreSQL. */
+const LINE_WIRE: Readonly<Record<keyof LineWire, PgColumn | SQL>> = {
+  id: line.id,
+  kind: line.kind,
+  number: line.number,
+  position: line.position,
+  source: line.source,
+  label: line.label,
+  note: line.note,
+  revision: line.revision,
+  deleted: isDeleted(line.deletedAt),
+};
+const SCALE_WIRE: Readonly<Record<keyof ScaleWire, PgColumn | SQL>> = {
+  id: scale.id,
+  kind: scale.kind,
+  paper: scale.paper,
+  site: scale.site,
+  name: scale.name,
+  revision: scale.revision,
+  deleted: isDeleted(scale.deletedAt),
+};
+
+const reading = prepared((db) => {
+  const [accountId, jobId, after] = [sql.placeholder('accountId'), sql.placeholder('jobId'), sql.placeholder('after')];
   return db
-    .select()
-    .from(scale)
-    .where(and(eq(scale.jobId, jobId), gt(scale.revision, after)))
-    .orderBy(asc(scale.id));
+    .select({
+      job,
+      role: roleFor(accountId),
+      lines: jsonList<LineWire>(
+        LINE_WIRE,
+        sql`${line.position}, ${line.id}`,
+        sql`from ${line} where ${line.jobId} = ${jobId} and ${line.revision} > ${after}`,
+      ),
+      scales: jsonList<ScaleWire>(
+        SCALE_WIRE,
+        sql`${scale.id}`,
+        sql`from ${scale} where ${scale.jobId} = ${jobId} and ${scale.revision} > ${after}`,
+      ),
+    })
+    .from(job)
+    .leftJoin(jobMember, memberOf(accountId))
+    .where(and(eq(job.id, jobId), isSeenBy(accountId)))
+    .prepare('read_job');
+});
+
+/**
+ * A job with its lines and scales that changed after a revision; -1 for all. Deleted ones too: entries that used them
+ * still name them, and they can be brought back. One statement, so that all of it is of one moment.
+ */
+export async function readJob(
+  db: Database,
+  accountId: string,
+  jobId: string,
+  after: number,
+): Promise<JobWire | undefined> {
+  const [found] = await reading(db).execute({ accountId, jobId, after });
+  if (!found) return undefined;
+  const { id, title, revision, nextNumber } = found.job;
+  return {
+    ...{ id, title, revision, nextNumber },
+    reading: readingToWire(found.job),
+    role: found.role,
+    lines: [...found.lines],
+    scales: [...found.scales],
+  };
 }
 
 /** A reading as the job's row holds it. */

@@ -130,4 +130,11 @@ export class Outbox {
 }
 
 /** Refusals of a job as a whole. */
-const HOLDS: ReadonlySet<string> = new Set(['job.not_found', 'job.read_only', 'request.invalid', 'request.too_large']);
+const HOLDS: ReadonlySet<string> = new Set([
+  'job.not_found',
+  'job.read_only',
+  'job.full',
+  'account.full',
+  'request.invalid',
+  'request.too_large',
+]);

@@ -1,0 +1,209 @@
+import { createHash } from 'node:crypto';
+import type { Change, ChangeResult, LineChange, ScaleChange } from '@sprell/contract';
+import type { JsonRow } from '../../db/json-rows.ts';
+import {
+  lineToWire,
+  readingColumns,
+  readingToWire,
+  scaleToWire,
+  type ChangeRow,
+  type JobRow,
+  type LineRow,
+  type ScaleRow,
+} from '../jobs/jobs.repository.ts';
+
+export type KnownChange = JsonRow<ChangeRow>;
+export type KnownLine = Omit<JsonRow<LineRow>, 'createdAt'>;
+export type KnownScale = Omit<JsonRow<ScaleRow>, 'createdAt'>;
+
+/** What a batch is about, as it stands. Lines and scales by the ids that the batch names, of whatever job they are. */
+export interface Known {
+  readonly job: JobRow;
+  readonly changes: readonly KnownChange[];
+  readonly lines: readonly KnownLine[];
+  /** Those of the batch's numbers that a line of the job has. */
+  readonly numbers: readonly number[];
+  readonly scales: readonly KnownScale[];
+}
+
+/** What is to be kept of a batch. */
+export interface Written {
+  readonly job: JobRow;
+  readonly lines: readonly KnownLine[];
+  readonly scales: readonly KnownScale[];
+  readonly changes: readonly Omit<KnownChange, 'createdAt'>[];
+}
+
+type Refusal = Extract<ChangeResult, { status: 'refused' }>['code'];
+
+/** The changes of a batch, done one after the other on what is known; nothing is stored before all of them are. */
+export class Batch {
+  readonly #accountId: string;
+  readonly #changes: Map<string, Omit<KnownChange, 'createdAt'>>;
+  readonly #lines: Map<string, KnownLine>;
+  readonly #numbers: Set<number>;
+  readonly #scales: Map<string, KnownScale>;
+  readonly #touched = { lines: new Set<string>(), scales: new Set<string>(), changes: new Set<string>() };
+  #job: JobRow;
+
+  constructor(accountId: string, known: Known) {
+    const byId = <T extends { readonly id: string }>(rows: readonly T[]) => new Map(rows.map((row) => [row.id, row]));
+    this.#accountId = accountId;
+    this.#job = known.job;
+    this.#changes = byId(known.changes);
+    this.#lines = byId(known.lines);
+    this.#numbers = new Set(known.numbers);
+    this.#scales = byId(known.scales);
+  }
+
+  get revision(): number {
+    return this.#job.revision;
+  }
+
+  /** Undefined where nothing was changed. */
+  written(): Written | undefined {
+    if (this.#touched.changes.size === 0) return undefined;
+    const of = <T>(rows: ReadonlyMap<string, T>, ids: ReadonlySet<string>) => [...ids].map((id) => rows.get(id) as T);
+    return {
+      job: this.#job,
+      lines: of(this.#lines, this.#touched.lines),
+      scales: of(this.#scales, this.#touched.scales),
+      changes: of(this.#changes, this.#touched.changes),
+    };
+  }
+
+  apply(change: Change): ChangeResult {
+    const hash = payloadHash(change);
+    const before = this.#changes.get(change.id);
+    if (before !== undefined)
+      return before.payloadHash === hash && before.jobId === this.#job.id
+        ? this.#asItStands(change.id, before)
+        : refused(change, 'change.id_reused');
+    const result = this.#applyNew(change);
+    if (result.status === 'applied' || result.status === 'reads' || result.status === 'scale')
+      this.#record(change, hash);
+    return result;
+  }
+
+  #applyNew(change: Change): ChangeResult {
+    if ('scaleId' in change) return this.#applyToScale(change);
+    if ('lineId' in change) return this.#applyToLine(change);
+    this.#next();
+    // A job that is added was made with the batch, or stood already: either way it reads as it does.
+    if (change.kind === 'job.reading') this.#job = { ...this.#job, ...readingColumns(change.reading) };
+    return { id: change.id, status: 'reads', reading: readingToWire(this.#job) };
+  }
+
+  /** The answer to a change that was done before: what it was done to, as it is by now. */
+  #asItStands(id: string, { lineId, scaleId }: Omit<KnownChange, 'createdAt'>): ChangeResult {
+    const scale = scaleId === null ? undefined : this.#scales.get(scaleId);
+    if (scale) return { id, status: 'scale', scale: scaleToWire(scale) };
+    const line = lineId === null ? undefined : this.#lines.get(lineId);
+    if (line) return { id, status: 'applied', line: lineToWire(line) };
+    return { id, status: 'reads', reading: readingToWire(this.#job) };
+  }
+
+  #next(): number {
+    this.#job = { ...this.#job, revision: this.#job.revision + 1 };
+    return this.#job.revision;
+  }
+
+  #record(change: Change, hash: string): void {
+    this.#changes.set(change.id, {
+      accountId: this.#accountId,
+      id: change.id,
+      jobId: this.#job.id,
+      kind: change.kind,
+      lineId: 'lineId' in change ? change.lineId : null,
+      scaleId: 'scaleId' in change ? change.scaleId : null,
+      payloadHash: hash,
+      revision: this.#job.revision,
+    });
+    this.#touched.changes.add(change.id);
+  }
+
+  /** The revision that a change was made on; undefined when the change it follows was never applied. */
+  #baseRevision(base: number | string): number | undefined {
+    return typeof base === 'number' ? base : this.#changes.get(base)?.revision;
+  }
+
+  #applyToLine(change: LineChange): ChangeResult {
+    if (change.kind === 'line.add' || change.kind === 'line.words') return this.#addLine(change);
+    const line = this.#lines.get(change.lineId);
+    if (line?.jobId !== this.#job.id) return refused(change, 'line.not_found');
+    if (line.revision !== this.#baseRevision(change.base))
+      return { id: change.id, status: 'conflict', line: lineToWire(line) };
+    return this.#putLine(change, { ...line, ...lineValues(change) });
+  }
+
+  #addLine(change: Extract<Change, { kind: 'line.add' | 'line.words' }>): ChangeResult {
+    // The id may be of another's line: the answer is the same as for any id that cannot be used.
+    if (this.#lines.has(change.lineId)) return refused(change, 'line.id_unusable');
+    const { position, source, label, note } = change;
+    return this.#putLine(change, {
+      id: change.lineId,
+      jobId: this.#job.id,
+      kind: change.kind === 'line.add' ? 'worked' : change.words,
+      number: change.kind === 'line.add' ? this.#takeNumber(change.number) : null,
+      position,
+      source,
+      label,
+      note,
+      revision: 0,
+      deletedAt: null,
+    });
+  }
+
+  /** Where another device took the number first, the later arrival is renumbered. */
+  #takeNumber(wanted: number): number {
+    const number = this.#numbers.has(wanted) ? this.#job.nextNumber : wanted;
+    this.#numbers.add(number);
+    this.#job = { ...this.#job, nextNumber: Math.max(this.#job.nextNumber, number + 1) };
+    return number;
+  }
+
+  #putLine({ id }: LineChange, line: KnownLine): ChangeResult {
+    const put = { ...line, revision: this.#next() };
+    this.#lines.set(line.id, put);
+    this.#touched.lines.add(line.id);
+    return { id, status: 'applied', line: lineToWire(put) };
+  }
+
+  #applyToScale(change: ScaleChange): ChangeResult {
+    const scale = this.#scales.get(change.scaleId);
+    if (change.kind === 'scale.add') {
+      if (scale) return refused(change, 'scale.id_unusable');
+      const made = { id: change.scaleId, jobId: this.#job.id, ...change.scale, revision: 0, deletedAt: null };
+      return this.#putScale(change, made);
+    }
+    if (scale?.jobId !== this.#job.id) return refused(change, 'scale.not_found');
+    if (scale.revision !== this.#baseRevision(change.base))
+      return { id: change.id, status: 'scale.conflict', scale: scaleToWire(scale) };
+    return this.#putScale(change, {
+      ...scale,
+      ...(change.kind === 'scale.edit' ? change.scale : { deletedAt: change.kind === 'scale.delete' ? now() : null }),
+    });
+  }
+
+  #putScale({ id }: ScaleChange, scale: KnownScale): ChangeResult {
+    const put = { ...scale, revision: this.#next() };
+    this.#scales.set(scale.id, put);
+    this.#touched.scales.add(scale.id);
+    return { id, status: 'scale', scale: scaleToWire(put) };
+  }
+}
+
+const now = () => new Date().toISOString();
+const refused = ({ id }: Change, code: Refusal): ChangeResult => ({ id, status: 'refused', code });
+
+function lineValues(change: Exclude<LineChange, { kind: 'line.add' | 'line.words' }>): Partial<KnownLine> {
+  if (change.kind !== 'line.edit') return { deletedAt: change.kind === 'line.delete' ? now() : null };
+  const { position, source, label, note } = change;
+  return { position, source, label, note };
+}
+
+/** The order of keys does not matter to what a change says. */
+function payloadHash(change: Change): string {
+  const text = JSON.stringify(Object.entries(change).sort(([a], [b]) => (a < b ? -1 : 1)));
+  return createHash('sha256').update(text).digest('hex');
+}
