@@ -3,8 +3,8 @@
  * The bench in a browser: from a key to the painted reading with the processor slowed four times, on a job of 1,000 lines;
  * the first load over a slow mobile network; the size of the first screen's script.
  */
-import { existsSync } from 'node:fs';
-import puppeteer, { PredefinedNetworkConditions, type Browser, type CDPSession, type Page } from 'puppeteer-core';
+import { PredefinedNetworkConditions, type Browser, type CDPSession, type Page } from 'puppeteer-core';
+import { anId, ask, launch, share, spread, startApplication } from './application.ts';
 
 const LINES = 1000;
 const SLOWED = 4;
@@ -16,57 +16,6 @@ const TYPED = [
   `sum(#1..#400) / 7 + 2.4 m`,
   `#999 * 3 + 1/3 of 7' 6"`,
 ];
-
-interface Running {
-  readonly address: string;
-  stop(): Promise<void>;
-}
-
-async function startApplication(): Promise<Running> {
-  const tool = async <T>(file: string) => (await import(new URL(`../../tools/lib/${file}`, import.meta.url).href)) as T;
-  const { buildServer, buildWeb } = await tool<{ buildServer(): Promise<void>; buildWeb(): Promise<void> }>(
-    'build.mjs',
-  );
-  const { throwawayCluster } = await tool<{ throwawayCluster(): Promise<{ url: string; remove(): Promise<void> }> }>(
-    'cluster.mjs',
-  );
-  const { startServer } = await tool<{
-    startServer(options: object): Promise<{ port: number; stop(): Promise<void> }>;
-  }>('server-process.mjs');
-  await buildServer();
-  await buildWeb();
-  const cluster = await throwawayCluster();
-  const server = await startServer({ databaseUrl: cluster.url, port: 0, demo: true, log: 'error' });
-  return {
-    address: `http://127.0.0.1:${server.port}`,
-    async stop() {
-      await server.stop();
-      await cluster.remove();
-    },
-  };
-}
-
-let made = 0;
-/** Ids as the application makes them: version 7. */
-function anId(): string {
-  made += 1;
-  return `01900000-0000-7000-8000-${made.toString(16).padStart(12, '0')}`;
-}
-
-/** Asks the server as the guest of a page. */
-function ask(page: Page, path: string, body?: object): Promise<unknown> {
-  return page.evaluate(
-    async (where, said) => {
-      const headers = { 'Content-Type': 'application/json' };
-      const init = said === undefined ? {} : { method: 'POST', headers, body: JSON.stringify(said) };
-      const answer = await fetch(where, init);
-      if (!answer.ok) throw new Error(await answer.text());
-      return (await answer.json()) as unknown;
-    },
-    path,
-    body,
-  );
-}
 
 /** Fills the first job of a page's guest up to 1,000 lines, a third of which use earlier ones. */
 async function fillJob(page: Page): Promise<string> {
@@ -103,9 +52,6 @@ interface TraceEvent {
   readonly pid: number;
   readonly args?: { readonly data?: { readonly type?: string } };
 }
-
-const share = (sorted: readonly number[], part: number) =>
-  sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * part))] as number;
 
 /**
  * Milliseconds of work of the page's thread from each key to the end of the frame that shows its reading: every task in
@@ -150,12 +96,6 @@ async function keyToReading(page: Page, entry: string): Promise<readonly number[
 /** What a page can do at the least: a line that can be written in, and its text said again beneath. */
 const FLOOR = `<!doctype html><body style="font: 20px sans-serif"><div contenteditable id="entry">x</div><p id="said"></p>
 <script>entry.addEventListener('input', () => { said.textContent = entry.textContent })</script>`;
-
-/** Half of the times are within the first, 95 % within the second. */
-function spread(times: readonly number[]): readonly [half: number, most: number] {
-  const sorted = [...times].sort((a, b) => a - b);
-  return [share(sorted, 0.5), share(sorted, 0.95)];
-}
 
 interface FirstLoad {
   /** Milliseconds until an entry can be written and is read; until the lines of the job stand there. */
@@ -218,17 +158,14 @@ async function firstLoad(browser: Browser, address: string): Promise<FirstLoad> 
 }
 
 const running = await startApplication();
-const browser = await puppeteer.launch({
-  executablePath: ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path)) ?? 'chromium',
-  headless: true,
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
-});
+const [address = ''] = running.addresses;
+const browser = await launch();
 try {
   const floorPage = await browser.newPage();
   const page = await browser.newPage();
   for (const one of [floorPage, page]) await one.setViewport({ width: 1280, height: 800 });
   await floorPage.setContent(FLOOR);
-  await page.goto(running.address);
+  await page.goto(address);
   await page.waitForSelector('[data-line]');
   await fillJob(page);
   await page.reload();
@@ -254,7 +191,7 @@ try {
   await page.close();
 
   const loads: FirstLoad[] = [];
-  for (let round = 0; round < 3; round += 1) loads.push(await firstLoad(browser, running.address));
+  for (let round = 0; round < 3; round += 1) loads.push(await firstLoad(browser, address));
   const median = (of: (load: FirstLoad) => number) =>
     share(
       loads.map(of).sort((a, b) => a - b),

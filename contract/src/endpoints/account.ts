@@ -25,6 +25,9 @@ const tokenWire = z.string().regex(/^[\w-]{20,100}$/);
 export const accountWire = z.object({ id: z.uuid(), email: z.string().nullable() });
 export type AccountWire = z.infer<typeof accountWire>;
 
+/** An account with what brings this browser back into it, for as long as that is a guest's. */
+const guestWire = accountWire.extend({ key: tokenWire.nullable() });
+
 export const showAccount = defineEndpoint({
   method: 'get',
   access: 'account',
@@ -45,7 +48,7 @@ export const beGuest = defineEndpoint({
   path: '/api/account/guest',
   params: noParams,
   body: z.strictObject({ key: tokenWire.optional() }),
-  response: accountWire.extend({ key: tokenWire.nullable() }),
+  response: guestWire,
 });
 
 /** Gives the guest's account an address and a password. */
@@ -103,7 +106,7 @@ export const useDeviceCode = defineEndpoint({
   path: '/api/account/code/use',
   params: noParams,
   body: z.strictObject({ code: deviceCodeWire }),
-  response: accountWire,
+  response: guestWire,
 });
 
 /** Sends a link to set a new password by. Answers alike whether or not there is such an account. */

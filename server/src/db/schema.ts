@@ -30,11 +30,22 @@ export const account = pgTable(
     email: text('email').unique('account_email'),
     /** Argon2id, in its own notation. */
     passwordHash: text('password_hash'),
-    /** SHA-256 of what brings a guest's browser back into its account; null where that is of no use any more. */
-    guestKeyHash: text('guest_key_hash').unique('account_guest_key'),
     createdAt,
   },
   (table) => [check('account_claimed', sql`(${table.email} is null) = (${table.passwordHash} is null)`)],
+);
+
+/** What brings a guest's browser back into its account, a key for each of its devices; gone when it has an address. */
+export const guestKey = pgTable(
+  'guest_key',
+  {
+    /** SHA-256. */
+    hash: text('hash').primaryKey(),
+    accountId: uuid('account_id')
+      .notNull()
+      .references(() => account.id),
+  },
+  (table) => [index('guest_key_account').on(table.accountId)],
 );
 
 /** Sessions, as connect-pg-simple keeps them; whose they are stands in `sess`. */
@@ -77,7 +88,7 @@ export const job = pgTable(
       .notNull()
       .references(() => account.id),
     title: text('title').notNull(),
-    /** Counts the changes; each takes the next number, under the row's lock. */
+    /** Counts the changes; each takes the next number. */
     revision,
     /** The number the next line gets. Numbers are never used twice in a job. */
     nextNumber: integer('next_number').notNull().default(1),

@@ -21,11 +21,14 @@ import { asSomebody } from './job-server.ts';
 import { localStore } from './local/local-store-loader.ts';
 import { remember } from './local-memory.ts';
 
-/** The account of this browser from now on; a key of its guest days opens nothing any more. */
-async function entered(account: Promise<AccountWire>): Promise<AccountWire> {
-  const { id, email } = await account;
+/**
+ * The account of this browser from now on. A key of the guest that it was before opens nothing any more; where it is
+ * another device of a guest's, it was given one of its own.
+ */
+async function entered(account: Promise<AccountWire & { readonly key?: string | null }>): Promise<AccountWire> {
+  const { id, email, key } = await account;
+  if (email !== null || typeof key === 'string') await (await localStore()).setNote('guest', key ?? undefined);
   remember('account', id);
-  if (email !== null) await (await localStore()).setNote('guest', undefined);
   return { id, email };
 }
 

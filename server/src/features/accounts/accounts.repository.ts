@@ -1,18 +1,30 @@
 import { and, eq, gt, inArray, lt, notInArray, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/client.ts';
 import { tell } from '../feed/tell.ts';
-import { account, change, job, jobMember, oneTimeCode, session } from '../../db/schema.ts';
+import { account, change, guestKey, job, jobMember, oneTimeCode, session } from '../../db/schema.ts';
 
 export type AccountRow = typeof account.$inferSelect;
 type Purpose = (typeof oneTimeCode.$inferSelect)['purpose'];
 
-export async function insertGuest(db: Executor, id: string, guestKeyHash: string): Promise<void> {
-  await db.insert(account).values({ id, guestKeyHash });
+export async function insertGuest(db: Executor, id: string): Promise<void> {
+  await db.insert(account).values({ id });
 }
 
-export async function findGuest(db: Executor, guestKeyHash: string): Promise<AccountRow | undefined> {
-  const [found] = await db.select().from(account).where(eq(account.guestKeyHash, guestKeyHash));
-  return found;
+export async function keepGuestKey(db: Executor, accountId: string, hash: string): Promise<void> {
+  await db.insert(guestKey).values({ hash, accountId });
+}
+
+async function dropGuestKeys(db: Executor, accountId: string): Promise<void> {
+  await db.delete(guestKey).where(eq(guestKey.accountId, accountId));
+}
+
+export async function findGuest(db: Executor, keyHash: string): Promise<AccountRow | undefined> {
+  const [found] = await db
+    .select({ account })
+    .from(guestKey)
+    .innerJoin(account, eq(account.id, guestKey.accountId))
+    .where(eq(guestKey.hash, keyHash));
+  return found?.account;
 }
 
 export async function findAccount(db: Executor, id: string): Promise<AccountRow | undefined> {
@@ -30,10 +42,12 @@ export async function claim(db: Executor, id: string, email: string, passwordHas
   if (await findByEmail(db, email)) return false;
   const claimed = await db
     .update(account)
-    .set({ email, passwordHash, guestKeyHash: null })
+    .set({ email, passwordHash })
     .where(and(eq(account.id, id), sql`${account.email} is null`))
     .returning({ id: account.id });
-  return claimed.length === 1;
+  if (claimed.length === 0) return false;
+  await dropGuestKeys(db, id);
+  return true;
 }
 
 export async function setPassword(db: Executor, id: string, passwordHash: string): Promise<void> {
@@ -61,7 +75,7 @@ export async function moveAccount(db: Executor, from: string, to: string): Promi
     sql`update ${session} set sess = jsonb_set(sess::jsonb, '{accountId}', to_jsonb(${to}::text))::json
         where sess ->> 'accountId' = ${from}`,
   );
-  await db.update(account).set({ guestKeyHash: null }).where(eq(account.id, from));
+  await dropGuestKeys(db, from);
   await tell(db, { kind: 'shut', accountId: from });
 }
 

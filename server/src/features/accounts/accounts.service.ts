@@ -11,6 +11,7 @@ import {
   findGuest,
   insertGuest,
   keepCode,
+  keepGuestKey,
   moveAccount,
   setPassword,
   takeCode,
@@ -21,6 +22,7 @@ import { hashPassword, hashSecret, isPassword, makeDeviceCode, makeToken } from 
 const DEVICE_CODE_MINUTES = 15;
 const RESET_MINUTES = 60;
 
+/** `key` brings the browser back into a guest's account. */
 type GuestWire = AccountWire & { readonly key: string | null };
 
 export interface AccountsService {
@@ -38,7 +40,7 @@ export interface AccountsService {
   changePassword(accountId: string, current: string, password: string): Promise<void>;
   makeDeviceCode(accountId: string): Promise<{ code: string; expiresAt: string }>;
   /** @throws {ProblemError} code.unknown */
-  useDeviceCode(code: string, guestId: string | undefined): Promise<AccountWire>;
+  useDeviceCode(code: string, guestId: string | undefined): Promise<GuestWire>;
   /** Writes to the address, where there is such an account. @param link makes the address of the page from the token */
   askReset(email: string, link: (token: string) => string): Promise<void>;
   /** Ends every session of the account. @throws {ProblemError} code.unknown */
@@ -71,8 +73,8 @@ export function makeAccountsService(db: Database, mailer: Mailer, welcome: Welco
     makeGuest: () =>
       db.transaction(async (tx) => {
         const id = uuidv7();
-        const key = makeToken();
-        await insertGuest(tx, id, hashSecret(key));
+        await insertGuest(tx, id);
+        const key = await aGuestKey(tx, id);
         await welcome(tx, id);
         return { id, email: null, key };
       }),
@@ -120,7 +122,11 @@ export function makeAccountsService(db: Database, mailer: Mailer, welcome: Welco
       return { code: `${code.slice(0, 5)}-${code.slice(5)}`, expiresAt: expiresAt.toISOString() };
     },
     useDeviceCode: (code, guestId) =>
-      db.transaction(async (tx) => joined(tx, await byCode(tx, code, 'device'), guestId)),
+      db.transaction(async (tx) => {
+        const found = await byCode(tx, code, 'device');
+        const account = await joined(tx, found, guestId);
+        return { ...account, key: found.email === null ? await aGuestKey(tx, found.id) : null };
+      }),
     askReset: async (email, link) => {
       const found = await findByEmail(db, email);
       if (!found) return;
@@ -143,6 +149,12 @@ export function makeAccountsService(db: Database, mailer: Mailer, welcome: Welco
       });
     },
   };
+}
+
+async function aGuestKey(tx: Executor, accountId: string): Promise<string> {
+  const key = makeToken();
+  await keepGuestKey(tx, accountId, hashSecret(key));
+  return key;
 }
 
 const inMinutes = (minutes: number) => new Date(Date.now() + minutes * 60_000);

@@ -131,7 +131,7 @@ export class DexieStore implements LocalStore {
     return { jobId, places: rows.map(({ place }) => place), changes: rows.map(({ change }) => change) };
   }
 
-  settle({ jobId, places }: Batch, results: readonly ChangeResult[]): Promise<void> {
+  settle({ jobId, places, changes: sent }: Batch, results: readonly ChangeResult[]): Promise<void> {
     const { jobs, lines, scales, outbox, conflicts } = this.#tables;
     return this.#tables.transaction('rw', [jobs, lines, scales, outbox, conflicts], async () => {
       await outbox.bulkDelete([...places]);
@@ -144,17 +144,23 @@ export class DexieStore implements LocalStore {
           scale: await scales.get(subject),
           conflict: await conflicts.get(subject),
           isOvertaken: (await outbox.where({ jobId, subject }).count()) > 0,
+          sent,
         });
         if (made.head) await jobs.put(made.head);
         if (made.line) await lines.put({ ...made.line, jobId });
         if (made.scale) await scales.put({ ...made.scale, jobId });
         if (made.conflict) await conflicts.put(made.conflict);
+        if (made.beside) await this.write(jobId, made.beside);
       }
     });
   }
 
   countWaiting(): Promise<number> {
     return this.#tables.outbox.count();
+  }
+
+  async keepConflict(conflict: KeptConflict): Promise<void> {
+    await this.#tables.conflicts.put(conflict);
   }
 
   async dropConflict(lineId: string): Promise<void> {

@@ -112,6 +112,30 @@ describe.each<[string, () => Promise<LocalStore>]>([
     expect((await local.open(job.id))?.conflicts).toEqual([]);
   });
 
+  it('put our version of a scale beside theirs, once, however many changes it took', async () => {
+    const local = await open();
+    const scale = aScale();
+    const job = aJob({ scales: [scale] });
+    await local.adopt(job, 'all');
+    const { kind, name } = scale;
+    const edit = (site: string): Change & { kind: 'scale.edit' } => {
+      const content = { kind, name, paper: '1', site };
+      return { id: uuidv7(), kind: 'scale.edit', scaleId: scale.id, base: scale.revision, scale: content };
+    };
+    const [first, second] = [edit('30'), edit('40')];
+    for (const change of [first, second])
+      await local.write(job.id, { change, scale: { ...scale, site: change.scale.site } });
+    const theirs = { ...scale, site: '50', revision: 9 };
+    const batch = await local.batch(200, new Set());
+    await local.settle(
+      batch as never,
+      [first, second].map(({ id }): ChangeResult => ({ id, status: 'scale.conflict', scale: theirs })),
+    );
+    const here = await local.open(job.id);
+    expect(here?.scales.map(({ site }) => site).sort()).toEqual(['40', '50']);
+    expect(here?.waiting).toMatchObject([{ kind: 'scale.add', scale: { site: '40' } }]);
+  });
+
   it('take over what the server has, but for what waits here', async () => {
     const local = await open();
     const [one, other, gone] = [aLine(), aLine({ number: 2 }), aLine({ number: 3 })];

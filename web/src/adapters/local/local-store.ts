@@ -57,6 +57,7 @@ export interface LocalStore {
   settle(batch: Batch, results: readonly ChangeResult[]): Promise<void>;
   /** How many changes wait, of all jobs. */
   countWaiting(): Promise<number>;
+  keepConflict(conflict: KeptConflict): Promise<void>;
   dropConflict(lineId: string): Promise<void>;
   /** A job that is not this account's any more. Nothing happens to one that has changes waiting. */
   forget(jobId: string): Promise<void>;

@@ -77,7 +77,7 @@ export class MemoryStore implements LocalStore {
     });
   }
 
-  settle({ jobId, places }: Batch, results: readonly ChangeResult[]): Promise<void> {
+  async settle({ jobId, places, changes: sent }: Batch, results: readonly ChangeResult[]): Promise<void> {
     this.#outbox = this.#outbox.filter(({ place }) => !places.includes(place));
     const waiting = this.#subjects(jobId);
     for (const result of results) {
@@ -89,15 +89,21 @@ export class MemoryStore implements LocalStore {
         scale: shelf?.scales.find(({ id }) => id === subject),
         conflict: subject === undefined ? undefined : this.#conflicts.get(subject),
         isOvertaken: subject !== undefined && waiting.has(subject),
+        sent,
       });
       this.#put(jobId, made);
       if (made.conflict) this.#conflicts.set(made.conflict.lineId, made.conflict);
+      if (made.beside) await this.write(jobId, made.beside);
     }
-    return Promise.resolve();
   }
 
   countWaiting(): Promise<number> {
     return Promise.resolve(this.#outbox.length);
+  }
+
+  keepConflict(conflict: KeptConflict): Promise<void> {
+    this.#conflicts.set(conflict.lineId, conflict);
+    return Promise.resolve();
   }
 
   dropConflict(lineId: string): Promise<void> {

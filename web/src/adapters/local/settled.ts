@@ -1,5 +1,6 @@
 import type { Change, ChangeResult, JobWire, LineWire, ScaleWire } from '@sprell/contract';
-import type { JobHead, KeptConflict } from './local-store.ts';
+import { v7 as uuidv7 } from 'uuid';
+import type { JobHead, KeptConflict, LocalWrite } from './local-store.ts';
 
 /** What is here of what a result speaks of. */
 export interface Here {
@@ -9,6 +10,8 @@ export interface Here {
   readonly conflict: KeptConflict | undefined;
   /** A later change of ours to the same thing waits still. */
   readonly isOvertaken: boolean;
+  /** The batch that is answered, where it is this device's outbox that was answered. */
+  readonly sent?: readonly Change[];
 }
 
 /** What is to be written here for it. */
@@ -17,6 +20,8 @@ export interface Settled {
   readonly line?: LineWire;
   readonly scale?: ScaleWire;
   readonly conflict?: KeptConflict;
+  /** A version of ours that goes beside theirs as a thing of its own, and to the server. */
+  readonly beside?: LocalWrite & { readonly scale: ScaleWire };
 }
 
 /**
@@ -44,12 +49,25 @@ export function settled(jobId: string, result: ChangeResult, here: Here): Settle
         scale: here.scale && here.isOvertaken ? { ...here.scale, revision: result.scale.revision } : result.scale,
       };
     case 'scale.conflict':
-      return { scale: result.scale };
+      return { scale: result.scale, ...besideIt(result, here) };
     case 'reads':
       return here.head && !here.isOvertaken ? { head: { ...here.head, reading: result.reading } } : {};
     case 'refused':
       return {};
   }
+}
+
+/** A scale that was written here and elsewhere: theirs stays in its place, ours becomes another, so that neither is lost. */
+function besideIt({ id, scale: theirs }: Extract<ChangeResult, { status: 'scale.conflict' }>, here: Here): Settled {
+  const last = here.sent?.filter((change) => changeSubject(change) === theirs.id).at(-1);
+  if (here.isOvertaken || last?.id !== id || last.kind !== 'scale.edit') return {};
+  const scaleId = uuidv7();
+  return {
+    beside: {
+      change: { id: uuidv7(), kind: 'scale.add', scaleId, scale: last.scale },
+      scale: { id: scaleId, ...last.scale, revision: 0, deleted: false },
+    },
+  };
 }
 
 /** What a change is made to: a line, a scale, or the job itself. */

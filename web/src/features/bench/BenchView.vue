@@ -29,6 +29,7 @@ import { useStickLook } from './stick/stick-look.ts';
 import type StoryStickParts from './stick/StoryStick.vue';
 
 // Not on the first screen: they come when they are wanted.
+const NumberNotice = defineAsyncComponent(() => import('./NumberNotice.vue'));
 const ConflictNotice = defineAsyncComponent(() => import('./ConflictNotice.vue'));
 const ComfortPanel = defineAsyncComponent(() => import('../comfort/ComfortPanel.vue'));
 // The stick comes right behind the entry, which can be written in meanwhile.
@@ -235,6 +236,7 @@ onMounted(async () => {
       <p v-if="store.failure" class="failure" role="alert">
         {{ store.failure }} <PlainButton @click="store.start()">Try again</PlainButton>
       </p>
+      <NumberNotice v-if="store.renumbered.length > 0" :renumbered="store.renumbered" @seen="store.renumbered = []" />
       <ConflictNotice
         v-for="conflict in store.conflicts"
         :key="conflict.line.id"

@@ -20,23 +20,9 @@ const emit = defineEmits<{ choose: [keep: 'mine' | 'theirs'] }>();
       >
       <template v-else> Now it is off the slate.</template>
     </p>
-    <PlainButton v-if="conflict.mine" @click="emit('choose', 'mine')">Use mine</PlainButton>
+    <PlainButton @click="emit('choose', 'mine')">{{ conflict.mineSays ? 'Use mine' : 'Take it off' }}</PlainButton>
     <PlainButton @click="emit('choose', 'theirs')">Leave it</PlainButton>
   </div>
 </template>
 
-<style scoped>
-.notice {
-  grid-area: notices;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 12px;
-  padding: 8px 24px;
-  background: var(--pencil-wash);
-}
-p {
-  margin: 0;
-  flex: 1;
-}
-</style>
+<style scoped src="./notice.css"></style>

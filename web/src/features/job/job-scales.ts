@@ -149,11 +149,25 @@ export function useScales(job: JobWithScales) {
 
   const titleOf = (scale: ScaleWire) => scale.name ?? definitionText(scale, job.style.value);
 
-  function takeScaleBack(step: Extract<Inverse, { scaleId: string }>): void {
-    const scale = held.value.find(({ id }) => id === step.scaleId);
-    if (!scale) return;
-    if (step.kind === 'scale.write') writeScale(scale, step.content);
-    else setScaleDeleted(scale, step.kind === 'scale.delete');
+  /**
+   * @param isChanged somebody else changed the scale since: it is left so, and what it would have been stands beside it
+   * @returns the title of a scale that was left so
+   */
+  function takeScaleBack(step: Extract<Inverse, { scaleId: string }>, isChanged: boolean): string | undefined {
+    const scale = scaleOf(step.scaleId);
+    if (!scale) return undefined;
+    if (step.kind === 'scale.restore' || !isChanged) {
+      if (step.kind === 'scale.write') writeScale(scale, step.content);
+      else setScaleDeleted(scale, step.kind === 'scale.delete');
+      return undefined;
+    }
+    if (step.kind === 'scale.write') addScale(step.content);
+    return titleOf(scale);
+  }
+
+  function saidNow(id: string): string | undefined {
+    const scale = scaleOf(id);
+    return scale && JSON.stringify([scale.deleted, scale.kind, scale.paper, scale.site, scale.name]);
   }
 
   const scaleOf = (scaleId: string) => held.value.find(({ id }) => id === scaleId);
@@ -168,9 +182,13 @@ export function useScales(job: JobWithScales) {
     addScale,
     editScale,
     removeScale,
-    inner: { showScales, put, scaleOf, takeScaleBack, titleOf },
+    inner: { showScales, put, scaleOf, saidNow, takeScaleBack, titleOf },
   };
 }
+
+/** Two versions of a scale both stand in the list. */
+export const changedElsewhere = (title: string) =>
+  `The scale ${title} was changed elsewhere too. It stands as it is there; what you wrote of it stands beside it.`;
 
 /** A definition as it was understood: 1/4″ = 1′; 1:20; 11 3/8″ is 12′ 6″. */
 export function definitionText({ kind, paper, site }: ScaleDefinition, style: ReadingStyle): string {

@@ -107,6 +107,50 @@ describe('the open job', () => {
     expect(server.sent.at(-1)).toMatchObject({ kind: 'line.edit', base: 50 });
   });
 
+  it('shows both where a step is taken back and the line was changed elsewhere since', async () => {
+    const before = await openStore();
+    before.land(`5'`);
+    before.land(`2'`);
+    before.edit(before.rows[0]?.line.id as string, `6'`);
+    await settled();
+    for (const line of server.lines.values()) server.lines.set(line.id, { ...line, source: `9'`, revision: 50 });
+    // Also after a reload.
+    const store = await openStore();
+    await settled();
+    store.undo();
+    expect(readings(store)).toEqual(['9′', '9′']);
+    expect(store.conflicts).toMatchObject([{ line: { source: `9'` }, mine: { source: `5'` } }]);
+    store.resolveConflict(store.conflicts[0] as never, 'mine');
+    expect(readings(store)).toEqual(['5′', '9′']);
+    store.undo();
+    expect(store.conflicts).toMatchObject([{ line: { number: 2 }, mine: undefined }]);
+    await settled();
+    const again = await openStore();
+    expect(again.conflicts).toHaveLength(1);
+    again.resolveConflict(again.conflicts[0] as never, 'mine');
+    await settled();
+    expect(readings(again)).toEqual(['5′']);
+  });
+
+  it('takes steps back one by one where nobody else changed anything, others having moved the line', async () => {
+    const store = await openStore();
+    store.land(`5'`);
+    const { id } = store.rows[0]?.line as LineWire;
+    store.edit(id, `6'`);
+    store.edit(id, `7'`);
+    await settled();
+    const line = server.lines.get(id) as LineWire;
+    server.lines.set(id, { ...line, position: 'b0', revision: 50 });
+    const again = await openStore();
+    await settled();
+    again.undo();
+    again.undo();
+    expect(readings(again)).toEqual(['5′']);
+    again.undo();
+    expect(again.rows).toEqual([]);
+    expect(again.conflicts).toEqual([]);
+  });
+
   it('renumbers a line whose number was taken, in every entry that uses it', async () => {
     const store = await openStore();
     server.answer = (change) => ({
@@ -121,6 +165,7 @@ describe('the open job', () => {
       [7, `5'`],
       [2, '#7 + 1"'],
     ]);
+    expect(store.renumbered).toEqual([[1, 7]]);
     expect(readings(store)).toEqual(['5′', '5′ 1″']);
   });
 

@@ -27,7 +27,7 @@ import { localStore } from '../../adapters/local/local-store-loader.ts';
 import { changeSubject, resultSubject, settled } from '../../adapters/local/settled.ts';
 import { remember } from '../../adapters/local-memory.ts';
 import type { Conflict } from './conflict.ts';
-import { useScales } from './job-scales.ts';
+import { changedElsewhere, useScales } from './job-scales.ts';
 import { useMarks, type JobLines } from './job-marks.ts';
 import { useJobReading } from './job-reading.ts';
 import { useJobSync } from './job-sync.ts';
@@ -36,7 +36,7 @@ import { positionAt } from './position-at.ts';
 import { useSlateEdits } from './slate-edits.ts';
 import { SlateKeeper } from './slate-keeper.ts';
 import { isWorked, nameOf, splitLabel, withLabel, wordsOf, type SlateRow, type WorkedRow } from './slate-row.ts';
-import { UndoStack, type Inverse, type LineContent } from './undo-stack.ts';
+import { changedSince, UndoStack, type Inverse, type LineContent } from './undo-stack.ts';
 
 /** The open job: its lines, their results, and every change to them. */
 export const useJobStore = defineStore('job', () => {
@@ -46,6 +46,8 @@ export const useJobStore = defineStore('job', () => {
   const failure = ref<string>();
   const conflicts = shallowRef<readonly Conflict[]>([]);
   const undoSays = ref<string>();
+  /** Lines of this device that got another number, since one of another device had it: was, is. */
+  const renumbered = ref<readonly (readonly [number, number])[]>([]);
   /** Ids of lines whose result changed with the last change. */
   const changed = shallowRef<ReadonlySet<string>>(new Set());
   const outbox = new Outbox(localStore, (jobId, results) => {
@@ -178,11 +180,12 @@ export const useJobStore = defineStore('job', () => {
     });
     if (made.head) job.value = made.head;
     if (made.scale) drawn.inner.put(made.scale);
-    if (result.status === 'scale.conflict')
-      failure.value = `The scale ${drawn.inner.titleOf(result.scale)} was changed elsewhere; it stands as it is there.`;
+    if (result.status === 'scale.conflict') failure.value = changedElsewhere(drawn.inner.titleOf(result.scale));
     if (made.conflict)
       conflicts.value = [...conflicts.value.filter(({ line }) => line.id !== subject), toConflict(made.conflict)];
     if (made.line === undefined) return;
+    if (before && isWorked(before) && before.number !== made.line.number)
+      renumbered.value = [...renumbered.value, [before.number, made.line.number as number]];
     // A line that is as it was is not worked out again.
     const isOther = before === undefined || before.number !== made.line.number || !says(before, made.line);
     if (isOther) place(made.line);
@@ -230,8 +233,14 @@ export const useJobStore = defineStore('job', () => {
     send({ id: uuidv7(), kind: deleted ? 'line.delete' : 'line.restore', lineId: line.id, base });
   }
 
+  /** What undoing compares: a place on the slate may be another by now, and a number is the server's. */
+  function saidNow(id: string): string | undefined {
+    const line = lines.get(id);
+    return line ? JSON.stringify([line.deleted, line.source, line.label, line.note]) : drawn.inner.saidNow(id);
+  }
+
   function pushUndo(step: Inverse): void {
-    undoStack.push(step);
+    undoStack.push(step, saidNow);
     undoSays.value = step.says;
   }
 
@@ -295,25 +304,31 @@ export const useJobStore = defineStore('job', () => {
     };
   }
 
-  /** Takes the last step of this device back. */
+  /** Takes the last step of this device back; what others changed since is not lost for it, but shown beside. */
   function undo(): void {
-    const step = undoStack.pop();
+    const done = undoStack.pop();
     undoSays.value = undoStack.top()?.says;
-    if (step) takeBack(step);
+    if (done) takeBack(done.step, changedSince(done, saidNow));
   }
 
-  function takeBack(step: Inverse): void {
+  function takeBack(step: Inverse, elsewhere: ReadonlySet<string>): void {
     if (step.kind === 'many') {
-      for (const one of step.steps) takeBack(one);
+      for (const one of step.steps) takeBack(one, elsewhere);
       return;
     }
     if ('scaleId' in step) {
-      drawn.inner.takeScaleBack(step);
+      const left = drawn.inner.takeScaleBack(step, elsewhere.has(step.scaleId));
+      if (left !== undefined) failure.value = changedElsewhere(left);
       return;
     }
     const line = lines.get(step.lineId);
     if (line === undefined) return;
-    if (step.kind === 'write') write(line, step.content);
+    if (step.kind !== 'restore' && elsewhere.has(line.id)) {
+      const mine = step.kind === 'write' ? { ...line, ...step.content, deleted: false } : undefined;
+      const kept: KeptConflict = { lineId: line.id, jobId: job.value?.id ?? '', mine, theirs: line };
+      conflicts.value = [...conflicts.value.filter((one) => one.line.id !== line.id), toConflict(kept)];
+      void localStore().then((local) => local.keepConflict(kept));
+    } else if (step.kind === 'write') write(line, step.content);
     else setDeleted(line, step.kind === 'delete');
   }
 
@@ -322,10 +337,9 @@ export const useJobStore = defineStore('job', () => {
     conflicts.value = conflicts.value.filter((one) => one !== conflict);
     void localStore().then((local) => local.dropConflict(conflict.line.id));
     const line = lines.get(conflict.line.id);
-    if (keep === 'mine' && line && conflict.mine) {
-      if (line.deleted) setDeleted(line, false);
-      write(lines.get(line.id) as LineWire, conflict.mine);
-    }
+    if (keep === 'theirs' || !line) return;
+    if (line.deleted !== (conflict.mine === undefined)) setDeleted(line, conflict.mine === undefined);
+    if (conflict.mine) write(lines.get(line.id) as LineWire, conflict.mine);
   }
 
   /** What an entry may refer to; while a line is edited it does not see itself. */
@@ -376,6 +390,7 @@ export const useJobStore = defineStore('job', () => {
     conflicts,
     keepState,
     undoSays,
+    renumbered,
     start: () => sync.start(),
     open: (jobId: string) => sync.open(jobId),
     land,

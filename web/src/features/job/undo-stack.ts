@@ -22,31 +22,72 @@ export type Inverse =
   /** Several taken back together, the last first. */
   | { readonly kind: 'many'; readonly steps: readonly Inverse[]; readonly says: string };
 
+/** What a step speaks of, as it stood when the step was done: by the id of the line or scale. */
+type Said = Readonly<Record<string, string | undefined>>;
+
+/** A step with how things stood after it; a difference since then is somebody else's doing. */
+export interface Done {
+  readonly step: Inverse;
+  readonly said: Said;
+}
+
+/** Lines and scales that somebody else changed since the step was done. */
+export function changedSince({ said }: Done, saidNow: (id: string) => string | undefined): ReadonlySet<string> {
+  return new Set(Object.keys(said).filter((id) => said[id] !== undefined && said[id] !== saidNow(id)));
+}
+
 const LIMIT = 200;
 
 /** Steps back for one job, on this device alone. It survives a reload. */
 export class UndoStack {
   readonly #key: string;
-  #steps: Inverse[];
+  #steps: readonly Done[];
+  /** How things stand after the last step is still to be seen. */
+  #look: (() => void) | undefined;
 
   constructor(jobId: string) {
     this.#key = `undo.${jobId}`;
-    this.#steps = remembered<Inverse[]>(this.#key) ?? [];
+    // Steps were kept by themselves once.
+    const kept = remembered<(Done | Inverse)[]>(this.#key) ?? [];
+    this.#steps = kept.map((one) => ('step' in one ? one : { step: one, said: {} }));
   }
 
-  push(step: Inverse): void {
-    this.#steps = [...this.#steps, step].slice(-LIMIT);
-    remember(this.#key, this.#steps);
+  /**
+   * @param saidNow what a line or scale says. It is asked when the change that the step takes back is done: before the
+   *   next step, and at the end of this task at the latest
+   */
+  push(step: Inverse, saidNow: (id: string) => string | undefined): void {
+    this.#look?.();
+    const done = { step, said: {} as Said };
+    this.#keep([...this.#steps, done].slice(-LIMIT));
+    const look = () => {
+      if (this.#look !== look) return;
+      this.#look = undefined;
+      done.said = Object.fromEntries(subjects(step).map((id) => [id, saidNow(id)]));
+      remember(this.#key, this.#steps);
+    };
+    this.#look = look;
+    queueMicrotask(look);
   }
 
-  pop(): Inverse | undefined {
-    const step = this.#steps[this.#steps.length - 1];
-    this.#steps = this.#steps.slice(0, -1);
-    remember(this.#key, this.#steps);
-    return step;
+  pop(): Done | undefined {
+    this.#look?.();
+    const last = this.#steps[this.#steps.length - 1];
+    this.#keep(this.#steps.slice(0, -1));
+    return last;
   }
 
   top(): Inverse | undefined {
-    return this.#steps[this.#steps.length - 1];
+    return this.#steps[this.#steps.length - 1]?.step;
   }
+
+  #keep(steps: readonly Done[]): void {
+    this.#steps = steps;
+    remember(this.#key, steps);
+  }
+}
+
+function subjects(step: Inverse): readonly string[] {
+  if (step.kind === 'many') return step.steps.flatMap(subjects);
+  return ['scaleId' in step ? step.scaleId : step.lineId];
 }
