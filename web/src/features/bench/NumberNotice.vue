@@ -14,7 +14,7 @@ const says = computed(() => {
 
 <template>
   <div class="notice" role="status" data-test="renumbered">
-    <p>{{ says }}: another device had used the number. What uses it has followed.</p>
+    <p>{{ says }}: another device had used the number.</p>
     <PlainButton @click="emit('seen')">Good</PlainButton>
   </div>
 </template>
