@@ -8,7 +8,7 @@ const only = (name, from, allowed, comment) => ({
 });
 
 /** Within the core, floor by floor. */
-const floors = ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'slate', 'stick', 'scale', 'drawing'];
+const floors = ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'slate', 'stick', 'scale', 'drawing', 'setting-out'];
 const below = {
   base: [],
   number: ['base'],
@@ -20,6 +20,7 @@ const below = {
   drawing: ['base', 'number', 'units'],
   scale: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'drawing'],
   stick: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'slate', 'drawing', 'scale'],
+  'setting-out': ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'drawing'],
 };
 
 module.exports = {

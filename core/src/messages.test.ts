@@ -21,7 +21,7 @@ const SCOPE: Scope = {
 const rows = goldenRows('issues.tsv') as readonly (readonly [string, string, string, string])[];
 /** Codes that no single entry brings about: they come of the slate. */
 const OF_THE_SLATE = ['line.circle', 'mark.failed', 'last.none', 'run.empty', 'entry.too_long'];
-/** Codes of the story stick and the scale rule, whose own tests bring them about. */
+/** Codes of the story stick, the scale rule and setting out, whose own tests bring them about. */
 const ELSEWHERE = [
   'name.shape',
   'name.too_long',
@@ -30,6 +30,20 @@ const ELSEWHERE = [
   'scale.not_length',
   'scale.zero',
   'scale.kind',
+  'shape.kind',
+  'shape.nothing',
+  'shape.whole',
+  'shape.none',
+  'triangle.diagonal',
+  'triangle.sides',
+  'triangle.angles',
+  'spacing.room',
+  'spacing.count',
+  'spacing.whole',
+  'spacing.gap',
+  'arc.chord',
+  'arc.rise',
+  'arc.turn',
   'rod.too_long',
 ];
 

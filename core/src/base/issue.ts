@@ -66,6 +66,20 @@ export interface IssueFields {
   'scale.not_length': { readonly side: string; readonly kind: string };
   'scale.zero': { readonly side: string };
   'scale.kind': { readonly kind: string };
+  'shape.kind': { readonly field: string; readonly kind: string; readonly wanted: string };
+  'shape.nothing': { readonly field: string };
+  'shape.whole': { readonly field: string };
+  'shape.none': object;
+  'triangle.diagonal': object;
+  'triangle.sides': object;
+  'triangle.angles': object;
+  'spacing.room': object;
+  'spacing.count': object;
+  'spacing.whole': object;
+  'spacing.gap': object;
+  'arc.chord': object;
+  'arc.rise': object;
+  'arc.turn': object;
   'rod.too_long': { readonly limit: string; readonly sheets: string };
 }
 

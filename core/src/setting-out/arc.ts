@@ -1,0 +1,76 @@
+import { along, angle, path, size } from './figure.ts';
+import type { Shape } from './shape.ts';
+
+/** The angle as the plain number of radians, which makes lengths of it. */
+const RADIANS = '({angle} / 1 rad)';
+
+/**
+ * An arc of a circle over a chord. Sources: Euclid, Elements III.35 (half the chord squared is the rise times the rest of
+ * the diameter), from which radius = (chord²/4 + rise²) / (2 rise); an arc is its angle in radians times the radius.
+ */
+export const ARC: Shape = {
+  id: 'arc',
+  title: 'Arc',
+  source: 'Euclid, Elements III.35; an arc is its angle in radians times the radius.',
+  fields: [
+    { id: 'chord', title: 'Chord', kind: 'length', given: true },
+    { id: 'rise', title: 'Rise', kind: 'length', given: true },
+    { id: 'radius', title: 'Radius', kind: 'length', given: true },
+    { id: 'angle', title: 'Angle', kind: 'angle', given: true, reads: 'degrees' },
+    { id: 'arc', title: 'Length of the arc', kind: 'length', given: true },
+    { id: 'segment', title: 'Area under the arc', kind: 'area', given: false },
+    { id: 'sector', title: 'Area to the centre', kind: 'area', given: false },
+  ],
+  rules: [
+    { gives: 'radius', from: ['chord', 'rise'], entry: '({chord}^2 / 4 + {rise}^2) / (2 * {rise})' },
+    { gives: 'chord', from: ['radius', 'rise'], entry: '2 * sqrt({rise} * (2 * {radius} - {rise}))' },
+    { gives: 'angle', from: ['radius', 'rise'], entry: '2 * acos(1 - {rise} / {radius})' },
+    { gives: 'rise', from: ['radius', 'angle'], entry: '{radius} * (1 - cos({angle} / 2))' },
+    { gives: 'radius', from: ['rise', 'angle'], entry: '{rise} / (1 - cos({angle} / 2))' },
+    { gives: 'radius', from: ['chord', 'angle'], entry: '{chord} / (2 * sin({angle} / 2))' },
+    { gives: 'arc', from: ['radius', 'angle'], entry: `{radius} * ${RADIANS}` },
+    { gives: 'angle', from: ['radius', 'arc'], entry: '{arc} / {radius} * 1 rad' },
+    { gives: 'radius', from: ['arc', 'angle'], entry: `{arc} / ${RADIANS}` },
+    {
+      gives: 'rise',
+      from: ['radius', 'chord'],
+      entry: [
+        { title: 'the flat arc', entry: '{radius} - sqrt({radius}^2 - {chord}^2 / 4)' },
+        { title: 'the large arc', entry: '{radius} + sqrt({radius}^2 - {chord}^2 / 4)' },
+      ],
+    },
+    { gives: 'sector', from: ['radius', 'arc'], entry: '{radius} * {arc} / 2' },
+    {
+      gives: 'segment',
+      from: ['sector', 'radius', 'rise', 'chord'],
+      entry: '{sector} - {chord} * ({radius} - {rise}) / 2',
+    },
+  ],
+  checks: [
+    { from: ['chord', 'radius'], entry: '{chord} <= 2 * {radius}', code: 'arc.chord' },
+    { from: ['rise', 'radius'], entry: '{rise} <= 2 * {radius}', code: 'arc.rise' },
+    { from: ['angle'], entry: '{angle} <= 360°', code: 'arc.turn' },
+  ],
+  draw: ({ chord, rise, radius, angle: turn }) => {
+    if (chord === undefined || rise === undefined || radius === undefined || turn === undefined) return undefined;
+    const centre = { x: chord / 2, y: rise - radius };
+    const from = Math.PI / 2 - turn / 2;
+    const to = Math.PI / 2 + turn / 2;
+    const [left, right] = [along(centre, to, radius), along(centre, from, radius)];
+    const [foot, top] = [
+      { x: chord / 2, y: 0 },
+      { x: chord / 2, y: rise },
+    ];
+    return {
+      parts: [
+        { kind: 'arc', centre, radius, from, to, weight: 'body', field: 'arc' },
+        path([left, right], { field: 'chord' }),
+        path([left, centre, right], { weight: 'dashed', field: 'radius' }),
+        size(left, right, -1, 'chord'),
+        size(foot, top, 0, 'rise'),
+        size(centre, right, -1, 'radius'),
+        angle(centre, from, to, 'angle'),
+      ],
+    };
+  },
+};

@@ -1,0 +1,251 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { describeIssue } from '../messages.ts';
+import { LIMITS } from '../notation/operators.ts';
+import { reckon } from '../evaluate/reckon.ts';
+import { equalValue, valueToNumber } from '../number/value.ts';
+import { readQuantity } from '../reading/read-quantity.ts';
+import { DEFAULT_STYLE } from '../reading/style.ts';
+import { makeRational } from '../number/rational.ts';
+import type { Answer, Shape } from './shape.ts';
+import { SHAPES } from './shapes.ts';
+import { solve, type Givens } from './solve.ts';
+import { runningMarks } from './spacing.ts';
+
+const shape = (id: string) => SHAPES.find((one) => one.id === id) as Shape;
+/** Fields as they read, of one answer. */
+const readings = ({ known }: Answer, ...ids: readonly string[]) =>
+  ids.map((id) => known[id] && readQuantity(known[id].quantity).text);
+
+function solved(id: string, given: Readonly<Record<string, string>>) {
+  return solve(shape(id), Object.entries(given));
+}
+
+/** Published values and constructions by coordinates. */
+const GOLDEN: readonly (readonly [
+  shape: string,
+  given: Readonly<Record<string, string>>,
+  answers: readonly Readonly<Record<string, string>>[],
+])[] = [
+  [
+    'right-triangle',
+    { rise: `3'`, run: `4'` },
+    [{ diagonal: '5′', area: '6 sq ft', foot: '≈ 36.87°', head: '≈ 53.13°' }],
+  ],
+  ['right-triangle', { diagonal: `13'`, run: `5'` }, [{ rise: '12′' }]],
+  ['right-triangle', { run: `12'`, pitch: '6:12' }, [{ rise: '6′', diagonal: '13′ 5″' }]],
+  ['right-triangle', { diagonal: `15'`, pitch: '30°' }, [{ rise: '7′ 6″', foot: '30°', head: '60°' }]],
+  ['right-triangle', { rise: `6'`, pitch: '45°' }, [{ run: '6′', diagonal: '8′ 5 13⁄16″' }]],
+  ['triangle', { a: `3'`, b: `4'`, c: `5'` }, [{ C: '90°', area: '6 sq ft', height: '2′ 4 13⁄16″' }]],
+  ['triangle', { a: `13'`, b: `14'`, c: `15'` }, [{ area: '84 sq ft', height: '11′ 2 3⁄8″' }]],
+  ['triangle', { a: `5'`, B: '60°', C: '60°' }, [{ A: '60°', b: '5′', c: '5′' }]],
+  [
+    'triangle',
+    { a: `3'`, b: `4'`, A: '40°' },
+    [
+      { B: '≈ 58.99°', C: '≈ 81.01°', c: '≈ 4′ 7 5⁄16″' },
+      { B: '≈ 121.01°', C: '≈ 18.99°', c: '≈ 1′ 6 1⁄4″' },
+    ],
+  ],
+  ['triangle', { a: `5'`, b: `4'`, A: '40°' }, [{ B: '≈ 30.95°', c: '≈ 7′ 4 1⁄4″' }]],
+  ['arc', { chord: `8'`, rise: `1'` }, [{ radius: '8′ 6″', angle: '≈ 56.14°', arc: '≈ 8′ 3 15⁄16″' }]],
+  [
+    'arc',
+    { chord: `8'`, radius: `5'` },
+    [
+      { rise: '2′', angle: '≈ 106.26°' },
+      { rise: '8′', angle: '≈ 253.74°' },
+    ],
+  ],
+  ['arc', { radius: `6'`, angle: '60°' }, [{ chord: '6′', arc: '6′ 3 3⁄8″', sector: '18.85 sq ft' }]],
+  ['arc', { radius: `6'`, angle: '180°' }, [{ chord: '12′', rise: '6′', segment: '56.549 sq ft' }]],
+  ['circle', { diameter: `2'` }, [{ radius: '1′', around: '6′ 3 3⁄8″', area: '3.142 sq ft' }]],
+  ['circle', { area: '78.53981633974483 sq ft' }, [{ radius: '≈ 5′' }]],
+  ['spacing-gaps', { length: `10'`, width: '1.5"', count: '20' }, [{ gap: '4 5⁄16″', centres: '5 13⁄16″' }]],
+  ['spacing-gaps', { length: `6' 7 1/4"`, width: '1 1/2"', largest: '4"' }, [{ count: '14', gap: '3 7⁄8″' }]],
+  ['spacing-members', { length: `10'`, width: '3 1/2"', count: '5' }, [{ gap: '2′ 1 5⁄8″' }]],
+  ['spacing-members', { width: '90 mm', gap: '110 mm', count: '11' }, [{ length: '6′ 10 5⁄16″' }]],
+];
+
+describe('a shape', () => {
+  it.each(GOLDEN)('%s from %j', (id, given, expected) => {
+    const { answers, wanted, contradiction, impossible } = solved(id, given);
+    expect([wanted, contradiction, impossible]).toEqual([[], undefined, undefined]);
+    expect(answers.map((answer, at) => readings(answer, ...Object.keys(expected[at] ?? {})))).toEqual(
+      expected.map((one) => Object.values(one)),
+    );
+    for (const { figure } of answers) expect(figure?.parts.length).toBeGreaterThan(2);
+  });
+
+  it('says what is still wanted, the least first, and works out meanwhile what it can', () => {
+    expect(solved('right-triangle', { rise: `9'` }).wanted).toEqual([['run'], ['diagonal'], ['pitch']]);
+    expect(solved('triangle', { A: '40°', B: '60°' }).wanted).toEqual([['a'], ['b'], ['c']]);
+    expect(solved('circle', {}).wanted).toEqual([['diameter'], ['radius'], ['around'], ['area']]);
+    expect(solved('spacing-gaps', { length: `10'`, width: '2"' }).wanted).toEqual([
+      ['count'],
+      ['gap'],
+      ['centres'],
+      ['largest'],
+    ]);
+    const { answers } = solved('triangle', { A: '40°', B: '60°' });
+    expect(answers.map((answer) => readings(answer, 'C'))).toEqual([['80°']]);
+    expect(answers[0]?.figure).toBeUndefined();
+  });
+
+  it('takes what follows from the rest where it agrees, and names it where it does not', () => {
+    const agrees = solved('right-triangle', { rise: `9'`, run: `12'`, diagonal: `15'` });
+    expect([agrees.contradiction, agrees.answers.length]).toEqual([undefined, 1]);
+    const { contradiction, answers } = solved('right-triangle', { run: `12'`, diagonal: `16'`, rise: `9'` });
+    expect(contradiction?.field).toBe('rise');
+    expect(contradiction && readQuantity(contradiction.comesOutAt).text).toBe('10′ 7″');
+    expect(answers).toEqual([]);
+  });
+
+  it.each([
+    ['right-triangle', { rise: `12'`, diagonal: `9'` }, 'triangle.diagonal'],
+    ['triangle', { a: `1'`, b: `2'`, c: `5'` }, 'triangle.sides'],
+    ['triangle', { A: '100°', B: '90°' }, 'triangle.angles'],
+    ['triangle', { a: `1'`, b: `4'`, A: '40°' }, 'range.arc'],
+    ['arc', { chord: `8'`, radius: `3'` }, 'arc.chord'],
+    ['arc', { rise: `8'`, radius: `3'` }, 'arc.rise'],
+    ['arc', { angle: '400°', radius: `3'` }, 'arc.turn'],
+    ['spacing-gaps', { length: `1'`, width: '2"', count: '9' }, 'spacing.room'],
+    ['spacing-gaps', { length: `1'`, width: '2"', gap: '3"' }, 'spacing.whole'],
+    ['spacing-gaps', { length: `1'`, width: '1"', count: '2', largest: '2"' }, 'spacing.gap'],
+    ['spacing-members', { length: `1'`, width: '2"', count: '1' }, 'spacing.count'],
+  ])('%s of %j is none, in a sentence', (id, given, code) => {
+    const { impossible, answers } = solved(id, given);
+    expect([impossible?.code, answers]).toEqual([code, []]);
+    expect(impossible && describeIssue(impossible)).toMatch(/^[A-Za-z].*\.$/);
+  });
+
+  it.each([
+    ['right-triangle', { rise: '9' }, 'rise', 'shape.kind'],
+    ['right-triangle', { rise: `-9'` }, 'rise', 'shape.nothing'],
+    ['right-triangle', { rise: `0"` }, 'rise', 'shape.nothing'],
+    ['right-triangle', { pitch: `3'` }, 'pitch', 'shape.kind'],
+    ['right-triangle', { rise: `9' +* 3` }, 'rise', 'symbol.unexpected'],
+    ['spacing-gaps', { count: '2.5' }, 'count', 'shape.whole'],
+  ])('%s says what is wrong with %j where it stands', (id, given, field, code) => {
+    expect(solved(id, given as Readonly<Record<string, string>>).issues[field]?.code).toBe(code);
+  });
+
+  it('offers units for a plain number', () => {
+    const { issues } = solved('right-triangle', { rise: '9' });
+    expect(issues['rise']?.fixes.map(({ entry }) => entry)).toEqual([`9"`, `9'`, '9 mm', '9 m']);
+  });
+
+  it('gives each result as an entry that comes to the same, alive over lines and marks', () => {
+    for (const [id, given] of GOLDEN)
+      for (const { known } of solved(id, given).answers)
+        for (const one of Object.values(known)) {
+          if (one === undefined || one.entry.length > LIMITS.characters) continue;
+          const { outcome } = reckon(one.entry);
+          expect(outcome?.kind === 'quantity' && valueToNumber(outcome.quantity.value)).toBeCloseTo(
+            valueToNumber(one.quantity.value),
+            12,
+          );
+        }
+    const line = reckon(`12' 4"`).outcome;
+    const quantity = line?.kind === 'quantity' ? line.quantity : undefined;
+    const scope = {
+      mark: () => undefined,
+      line: (number: number) => (number === 4 && quantity ? { ok: true as const, quantity } : undefined),
+      run: () => undefined,
+      last: () => undefined,
+      names: () => [],
+    };
+    const { answers } = solve(
+      shape('right-triangle'),
+      [
+        ['rise', '#4'],
+        ['run', '#4'],
+      ],
+      { scope },
+    );
+    expect(answers[0]?.known['diagonal']?.entry).toBe('hyp(#4; #4)');
+  });
+
+  it('is the same from every other sufficient set of its sizes', () => {
+    const sides = fc.tuple(
+      fc.integer({ min: 30, max: 400 }),
+      fc.integer({ min: 30, max: 400 }),
+      fc.integer({ min: 20, max: 160 }),
+    );
+    fc.assert(
+      fc.property(fc.constantFrom('right-triangle', 'triangle', 'arc', 'circle'), sides, (id, [one, other, third]) => {
+        const given: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+          'right-triangle': { rise: `${one} mm`, run: `${other} mm` },
+          triangle: { a: `${one} mm`, b: `${other} mm`, C: `${third}°` },
+          arc: { radius: `${one} mm`, angle: `${third}°` },
+          circle: { radius: `${one} mm` },
+        };
+        const { answers } = solved(id, given[id] ?? {});
+        const sizes = answers[0]?.known ?? {};
+        const wanted = solve(shape(id), []).wanted;
+        for (const set of wanted) {
+          const again: Givens = set.map((field) => [field, asEntry(sizes[field]?.quantity as never)]);
+          const found = solve(shape(id), again);
+          expect(
+            found.answers.some(({ known }) => isLike(known, sizes)),
+            JSON.stringify(again),
+          ).toBe(true);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+/** A size as a long decimal. */
+function asEntry({ value, dimension }: { readonly value: never; readonly dimension: number }): string {
+  const number = valueToNumber(value).toFixed(15);
+  const isAngle = dimension === (reckon('1 rad').outcome as { quantity: { dimension: number } }).quantity.dimension;
+  return dimension === 1 ? `${number} m` : dimension === 2 ? `${number} m2` : isAngle ? `${number} rad` : number;
+}
+
+function isLike(known: Answer['known'], sizes: Answer['known']): boolean {
+  return Object.keys(sizes).every((id) => {
+    const [one, other] = [known[id], sizes[id]].map((size) => (size ? valueToNumber(size.quantity.value) : NaN));
+    // An angle close to a right one, or to none, takes half of the digits.
+    return Math.abs((one as number) - (other as number)) <= 1e-6 * Math.max(1, Math.abs(other as number));
+  });
+}
+
+describe('running marks', () => {
+  const of = (given: Readonly<Record<string, string>>, edge: 'near' | 'centre' | 'far') =>
+    runningMarks(solved('spacing-gaps', given).answers[0] as Answer, 'gaps', edge, { ...DEFAULT_STYLE, finest: 8 });
+  const inches = (value: Parameters<typeof valueToNumber>[0]) => valueToNumber(value) / 0.0254;
+
+  it('stand where the members do, from one end', () => {
+    const given = { length: '100"', width: '2"', count: '9' };
+    const gap = (100 - 18) / 10;
+    expect(of(given, 'near').map(({ at }) => inches(at))).toEqual(
+      Array.from({ length: 9 }, (_, n) => expect.closeTo((n + 1) * gap + n * 2, 9) as number),
+    );
+    expect(inches(of(given, 'centre')[0]?.at as never)).toBeCloseTo(gap + 1, 9);
+    expect(inches(of(given, 'far')[8]?.at as never)).toBeCloseTo(100 - gap, 9);
+  });
+
+  it('drift when the rounded gap is stepped off', () => {
+    // The true gap is 8.2 inches; an eighth under it is 8 1/4.
+    const marks = of({ length: '100"', width: '2"', count: '9' }, 'near');
+    const ninth = marks[8] as (typeof marks)[number];
+    expect(inches(ninth.steppedOff) - inches(ninth.at)).toBeCloseTo(9 * 0.05, 9);
+    expect(equalValue(marks[0]?.steppedOff as never, reckonLength('8.25"'))).toBe(true);
+  });
+
+  it('can be set back', () => {
+    const answer = solved('spacing-gaps', { length: '100"', width: '2"', count: '9' }).answers[0] as Answer;
+    const [plain, back] = [undefined, makeRational(254, 10000)].map(
+      (by) => runningMarks(answer, 'gaps', 'near', DEFAULT_STYLE, by)[3],
+    );
+    expect(inches(plain?.at as never) - inches(back?.at as never)).toBeCloseTo(1, 9);
+  });
+});
+
+function reckonLength(entry: string) {
+  const { outcome } = reckon(entry);
+  if (outcome?.kind !== 'quantity') throw new Error(entry);
+  return outcome.quantity.value;
+}
