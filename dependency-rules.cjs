@@ -8,7 +8,19 @@ const only = (name, from, allowed, comment) => ({
 });
 
 /** Within the core, floor by floor. */
-const floors = ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'slate', 'stick', 'scale', 'drawing', 'setting-out'];
+const floors = [
+  'base',
+  'number',
+  'units',
+  'notation',
+  'reading',
+  'evaluate',
+  'slate',
+  'stick',
+  'scale',
+  'drawing',
+  'setting-out',
+];
 const below = {
   base: [],
   number: ['base'],

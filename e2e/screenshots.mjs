@@ -47,6 +47,13 @@ const takeScale = async (page) => {
   await page.click('[data-scale="Old drawings"] [data-test=take-scale]');
 };
 
+const give = (sizes) => async (page) => {
+  for (const [field, entry] of Object.entries(sizes)) {
+    await page.focus(`[data-field=${field}] input`);
+    await page.keyboard.type(entry);
+  }
+};
+
 /** Each picture: its size, its look, and what is done before it is taken. */
 const PICTURES = [
   { name: 'bench', ...DESK, prepare: write(ENTRY) },
@@ -74,6 +81,21 @@ const PICTURES = [
     }),
   },
   { name: 'stick-phone', ...PHONE, prepare: screen('/stick') },
+  {
+    name: 'setting-out',
+    ...DESK,
+    prepare: screen('/setting-out/polygon', give({ sides: '8', flats: '#1', plate: '5 1/2"' })),
+  },
+  {
+    name: 'setting-out-spacing',
+    ...DESK,
+    prepare: screen('/setting-out/spacing-gaps', give({ length: 'rail', width: '1 1/2"', largest: '4"' })),
+  },
+  {
+    name: 'setting-out-phone',
+    ...PHONE,
+    prepare: screen('/setting-out/arc', give({ chord: 'opening', radius: '6\' 3"' })),
+  },
   {
     name: 'scales',
     ...DESK,

@@ -60,10 +60,12 @@ export {
 export { readSide } from './scale/read-side.ts';
 export { bestFits, COMMON_SCALES, type CommonScale, type Fit } from './scale/common-scales.ts';
 export { scaleBar, scaleRule } from './scale/scale-rule.ts';
-export { SHAPES } from './setting-out/shapes.ts';
+export { SOLVERS } from './setting-out/solvers.ts';
 export { solve, type Givens } from './setting-out/solve.ts';
-export type { Answer, Field, Known, Shape, Solved } from './setting-out/shape.ts';
+export { readField, slateEntry } from './setting-out/read-field.ts';
+export type { Answer, Field, Known, Solved, Solver } from './setting-out/solver.ts';
 export type { Figure, FigurePart, Point } from './setting-out/figure.ts';
+export { driftOf, type Drift } from './setting-out/drift.ts';
 export { runningMarks, type Edge, type Ends, type RunningMark } from './setting-out/spacing.ts';
 export type { LineResult, SlateLine } from './slate/node.ts';
 export { bindLast } from './slate/bind-last.ts';

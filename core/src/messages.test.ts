@@ -44,6 +44,10 @@ const ELSEWHERE = [
   'arc.chord',
   'arc.rise',
   'arc.turn',
+  'ring.inner',
+  'polygon.sides',
+  'polygon.plate',
+  'polygon.lean',
   'rod.too_long',
 ];
 

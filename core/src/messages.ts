@@ -93,6 +93,10 @@ const SENTENCES: Sentences = {
   'arc.chord': () => 'The chord is longer than the circle is wide; give a larger radius.',
   'arc.rise': () => 'The arc rises higher than the circle is; give a larger radius.',
   'arc.turn': () => 'The arc would go round more than once; check its angle.',
+  'ring.inner': () => 'The inner circle is as large as the outer one; check the two.',
+  'polygon.sides': () => 'A polygon has three sides at least.',
+  'polygon.plate': () => 'The plates are so wide that they meet in the middle; take narrower ones.',
+  'polygon.lean': () => 'Sides that lean by 90° or more lie flat; give less.',
   'rod.too_long': ({ limit, sheets }) =>
     `At its size this rod takes ${sheets} sheets, and no more than ${limit} are printed; print it to scale.`,
 };

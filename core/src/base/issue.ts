@@ -80,6 +80,10 @@ export interface IssueFields {
   'arc.chord': object;
   'arc.rise': object;
   'arc.turn': object;
+  'ring.inner': object;
+  'polygon.sides': object;
+  'polygon.plate': object;
+  'polygon.lean': object;
   'rod.too_long': { readonly limit: string; readonly sheets: string };
 }
 

@@ -1,5 +1,5 @@
 import { along, angle, path, size } from './figure.ts';
-import type { Shape } from './shape.ts';
+import type { Solver } from './solver.ts';
 
 /** The angle as the plain number of radians, which makes lengths of it. */
 const RADIANS = '({angle} / 1 rad)';
@@ -8,7 +8,7 @@ const RADIANS = '({angle} / 1 rad)';
  * An arc of a circle over a chord. Sources: Euclid, Elements III.35 (half the chord squared is the rise times the rest of
  * the diameter), from which radius = (chord²/4 + rise²) / (2 rise); an arc is its angle in radians times the radius.
  */
-export const ARC: Shape = {
+export const ARC: Solver = {
   id: 'arc',
   title: 'Arc',
   source: 'Euclid, Elements III.35; an arc is its angle in radians times the radius.',
@@ -66,6 +66,7 @@ export const ARC: Shape = {
         { kind: 'arc', centre, radius, from, to, weight: 'body', field: 'arc' },
         path([left, right], { field: 'chord' }),
         path([left, centre, right], { weight: 'dashed', field: 'radius' }),
+        path([foot, top], { weight: 'thin', field: 'rise' }),
         size(left, right, -1, 'chord'),
         size(foot, top, 0, 'rise'),
         size(centre, right, -1, 'radius'),

@@ -1,8 +1,8 @@
 import { path, size } from './figure.ts';
-import type { Shape } from './shape.ts';
+import type { Solver } from './solver.ts';
 
 /** A circle, from any one of its sizes. Source: Archimedes, Measurement of a Circle, 1 (the area); π by its definition. */
-export const CIRCLE: Shape = {
+export const CIRCLE: Solver = {
   id: 'circle',
   title: 'Circle',
   source: 'Archimedes, Measurement of a Circle, 1; π is the circumference over the diameter.',

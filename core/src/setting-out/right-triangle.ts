@@ -1,11 +1,11 @@
 import { angle, path, size } from './figure.ts';
-import type { Shape } from './shape.ts';
+import type { Solver } from './solver.ts';
 
 /**
  * A right triangle: rise and run meet at the right angle, the diagonal lies across. From any two of rise, run, diagonal
  * and pitch. Sources: Euclid, Elements I.47 (the diagonal); the tangent of the pitch is rise over run by its definition.
  */
-export const RIGHT_TRIANGLE: Shape = {
+export const RIGHT_TRIANGLE: Solver = {
   id: 'right-triangle',
   title: 'Right triangle',
   source: 'Euclid, Elements I.47; rise over run is the tangent of the pitch.',

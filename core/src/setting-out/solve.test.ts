@@ -7,12 +7,14 @@ import { equalValue, valueToNumber } from '../number/value.ts';
 import { readQuantity } from '../reading/read-quantity.ts';
 import { DEFAULT_STYLE } from '../reading/style.ts';
 import { makeRational } from '../number/rational.ts';
-import type { Answer, Shape } from './shape.ts';
-import { SHAPES } from './shapes.ts';
+import type { Answer, Solver } from './solver.ts';
+import { SOLVERS } from './solvers.ts';
 import { solve, type Givens } from './solve.ts';
+import type { Quantity } from '../units/quantity.ts';
+import { driftOf } from './drift.ts';
 import { runningMarks } from './spacing.ts';
 
-const shape = (id: string) => SHAPES.find((one) => one.id === id) as Shape;
+const shape = (id: string) => SOLVERS.find((one) => one.id === id) as Solver;
 /** Fields as they read, of one answer. */
 const readings = ({ known }: Answer, ...ids: readonly string[]) =>
   ids.map((id) => known[id] && readQuantity(known[id].quantity).text);
@@ -61,6 +63,24 @@ const GOLDEN: readonly (readonly [
   ['arc', { radius: `6'`, angle: '180°' }, [{ chord: '12′', rise: '6′', segment: '56.549 sq ft' }]],
   ['circle', { diameter: `2'` }, [{ radius: '1′', around: '6′ 3 3⁄8″', area: '3.142 sq ft' }]],
   ['circle', { area: '78.53981633974483 sq ft' }, [{ radius: '≈ 5′' }]],
+  ['ring', { outer: `4'`, width: '6"' }, [{ inner: '3′', area: '5.498 sq ft' }]],
+  ['ring', { inner: `3'`, width: '6"' }, [{ outer: '4′', outside: '12′ 6 13⁄16″' }]],
+  // The octagon: side = flats (√2 − 1), exactly.
+  [
+    'polygon',
+    { sides: '8', flats: `12'` },
+    [{ side: '4′ 11 5⁄8″', corners: '≈ 12′ 11 7⁄8″', mitre: '22.5°', corner: '135°' }],
+  ],
+  [
+    'polygon',
+    { sides: '6', side: `2'` },
+    [{ corners: '4′', flats: '3′ 5 9⁄16″', around: '12′', area: '10.392 sq ft' }],
+  ],
+  ['polygon', { sides: '4', side: `2'` }, [{ flats: '2′', corners: '2′ 9 15⁄16″', mitre: '45°' }]],
+  // Published compound mitres: four sides at 38° and at 45°, from tables for crown moulding.
+  ['polygon', { sides: '4', side: `2'`, lean: '38°' }, [{ turn: '≈ 31.62°', tilt: '≈ 33.86°' }]],
+  ['polygon', { sides: '4', side: `2'`, lean: '45°' }, [{ turn: '≈ 35.26°', tilt: '30°' }]],
+  ['polygon', { sides: '8', flats: `12'`, plate: '5 1/2"' }, [{ short: '4′ 7 1⁄16″' }]],
   ['spacing-gaps', { length: `10'`, width: '1.5"', count: '20' }, [{ gap: '4 5⁄16″', centres: '5 13⁄16″' }]],
   ['spacing-gaps', { length: `6' 7 1/4"`, width: '1 1/2"', largest: '4"' }, [{ count: '14', gap: '3 7⁄8″' }]],
   ['spacing-members', { length: `10'`, width: '3 1/2"', count: '5' }, [{ gap: '2′ 1 5⁄8″' }]],
@@ -109,6 +129,10 @@ describe('a shape', () => {
     ['arc', { chord: `8'`, radius: `3'` }, 'arc.chord'],
     ['arc', { rise: `8'`, radius: `3'` }, 'arc.rise'],
     ['arc', { angle: '400°', radius: `3'` }, 'arc.turn'],
+    ['ring', { outer: `1'`, inner: `2'` }, 'ring.inner'],
+    ['polygon', { sides: '2', side: `2'` }, 'polygon.sides'],
+    ['polygon', { sides: '4', side: `2'`, plate: `1'` }, 'polygon.plate'],
+    ['polygon', { sides: '4', side: `2'`, lean: '90°' }, 'polygon.lean'],
     ['spacing-gaps', { length: `1'`, width: '2"', count: '9' }, 'spacing.room'],
     ['spacing-gaps', { length: `1'`, width: '2"', gap: '3"' }, 'spacing.whole'],
     ['spacing-gaps', { length: `1'`, width: '1"', count: '2', largest: '2"' }, 'spacing.gap'],
@@ -173,25 +197,31 @@ describe('a shape', () => {
       fc.integer({ min: 20, max: 160 }),
     );
     fc.assert(
-      fc.property(fc.constantFrom('right-triangle', 'triangle', 'arc', 'circle'), sides, (id, [one, other, third]) => {
-        const given: Readonly<Record<string, Readonly<Record<string, string>>>> = {
-          'right-triangle': { rise: `${one} mm`, run: `${other} mm` },
-          triangle: { a: `${one} mm`, b: `${other} mm`, C: `${third}°` },
-          arc: { radius: `${one} mm`, angle: `${third}°` },
-          circle: { radius: `${one} mm` },
-        };
-        const { answers } = solved(id, given[id] ?? {});
-        const sizes = answers[0]?.known ?? {};
-        const wanted = solve(shape(id), []).wanted;
-        for (const set of wanted) {
-          const again: Givens = set.map((field) => [field, asEntry(sizes[field]?.quantity as never)]);
-          const found = solve(shape(id), again);
-          expect(
-            found.answers.some(({ known }) => isLike(known, sizes)),
-            JSON.stringify(again),
-          ).toBe(true);
-        }
-      }),
+      fc.property(
+        fc.constantFrom('right-triangle', 'triangle', 'arc', 'circle', 'ring', 'polygon'),
+        sides,
+        (id, [one, other, third]) => {
+          const given: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+            'right-triangle': { rise: `${one} mm`, run: `${other} mm` },
+            triangle: { a: `${one} mm`, b: `${other} mm`, C: `${third}°` },
+            arc: { radius: `${one} mm`, angle: `${third}°` },
+            circle: { radius: `${one} mm` },
+            ring: { inner: `${one} mm`, width: `${other} mm` },
+            polygon: { sides: String(3 + (third % 30)), side: `${one} mm` },
+          };
+          const { answers } = solved(id, given[id] ?? {});
+          const sizes = answers[0]?.known ?? {};
+          const wanted = solve(shape(id), []).wanted;
+          for (const set of wanted) {
+            const again: Givens = set.map((field) => [field, asEntry(sizes[field]?.quantity as never)]);
+            const found = solve(shape(id), again);
+            expect(
+              found.answers.some(({ known }) => isLike(known, sizes)),
+              JSON.stringify(again),
+            ).toBe(true);
+          }
+        },
+      ),
       { numRuns: 60 },
     );
   });
@@ -215,7 +245,7 @@ function isLike(known: Answer['known'], sizes: Answer['known']): boolean {
 describe('running marks', () => {
   const of = (given: Readonly<Record<string, string>>, edge: 'near' | 'centre' | 'far') =>
     runningMarks(solved('spacing-gaps', given).answers[0] as Answer, 'gaps', edge, { ...DEFAULT_STYLE, finest: 8 });
-  const inches = (value: Parameters<typeof valueToNumber>[0]) => valueToNumber(value) / 0.0254;
+  const inches = ({ value }: Quantity) => valueToNumber(value) / 0.0254;
 
   it('stand where the members do, from one end', () => {
     const given = { length: '100"', width: '2"', count: '9' };
@@ -232,7 +262,20 @@ describe('running marks', () => {
     const marks = of({ length: '100"', width: '2"', count: '9' }, 'near');
     const ninth = marks[8] as (typeof marks)[number];
     expect(inches(ninth.steppedOff) - inches(ninth.at)).toBeCloseTo(9 * 0.05, 9);
-    expect(equalValue(marks[0]?.steppedOff as never, reckonLength('8.25"'))).toBe(true);
+    const drift = driftOf(marks, { ...DEFAULT_STYLE, finest: 8 });
+    expect(drift.map(({ reading }) => reading)).toEqual([
+      undefined,
+      '1⁄8″',
+      '1⁄8″',
+      '1⁄4″',
+      '1⁄4″',
+      '1⁄4″',
+      '3⁄8″',
+      '3⁄8″',
+      '1⁄2″',
+    ]);
+    expect(drift[8]?.out).toBeCloseTo(9 * 0.05 * 0.0254, 12);
+    expect(equalValue(marks[0]?.steppedOff.value as never, reckonLength('8.25"'))).toBe(true);
   });
 
   it('can be set back', () => {

@@ -4,7 +4,7 @@ import { EMPTY_SCOPE } from '../evaluate/scope.ts';
 import { equalValue, signOfValue, valueToNumber, wholeValue } from '../number/value.ts';
 import { ANGLE, AREA, kindOf, LENGTH, PLAIN, SLOPE, type Dimension } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
-import type { Answer, Field, FieldKind, Known, Rule, Shape, Sizes, Solved } from './shape.ts';
+import type { Answer, Field, FieldKind, Known, Rule, Solver, Sizes, Solved } from './solver.ts';
 
 const DIMENSIONS: Readonly<Record<FieldKind, readonly Dimension[]>> = {
   length: [LENGTH],
@@ -36,12 +36,12 @@ interface World {
  * Works a shape out from what is given: any sizes from which the rest follows. Exact wherever the formulae are.
  * @param givens the later one of two that contradict is the one that is told of; blank ones count for nothing
  */
-export function solve(shape: Shape, givens: Givens, options: ReckonOptions = {}): Solved {
+export function solve(solver: Solver, givens: Givens, options: ReckonOptions = {}): Solved {
   const issues: Record<string, Issue | undefined> = {};
   const given = new Map<string, Known>();
   let contradiction: Solved['contradiction'];
   for (const [id, entry] of givens) {
-    const field = fieldsOf(shape).find((one) => one.id === id);
+    const field = fieldsOf(solver).find((one) => one.id === id);
     if (field?.given !== true || entry.trim() === '') continue;
     const read = readGiven(field, entry, options);
     if ('issue' in read) {
@@ -49,22 +49,22 @@ export function solve(shape: Shape, givens: Givens, options: ReckonOptions = {})
       continue;
     }
     // What follows from the rest may be given as well, where it agrees.
-    const follows = closure(shape, new Set(given.keys())).has(id) ? workOut(shape, given, options) : undefined;
+    const follows = closure(solver, new Set(given.keys())).has(id) ? workOut(solver, given, options) : undefined;
     if (follows === undefined) given.set(id, read);
     else contradiction ??= contradicted(id, read, follows.worlds);
   }
-  const wanted = wantedFor(shape, new Set(given.keys()));
+  const wanted = wantedFor(solver, new Set(given.keys()));
   if (contradiction !== undefined) return { answers: [], issues, wanted: [], contradiction, impossible: undefined };
-  const { worlds, impossible } = workOut(shape, given, options);
+  const { worlds, impossible } = workOut(solver, given, options);
   const answers = worlds.map(({ title, known }): Answer => {
     const sizes: Sizes = Object.fromEntries([...known].map(([id, one]) => [id, sizeOf(one.quantity)]));
-    return { title, known: Object.fromEntries(known), figure: shape.draw(sizes) };
+    return { title, known: Object.fromEntries(known), figure: solver.draw(sizes) };
   });
   return { answers, issues, wanted, contradiction: undefined, impossible };
 }
 
 /** All that can stand in a formula. */
-const fieldsOf = ({ fields, asks = [] }: Shape): readonly Field[] => [...fields, ...asks];
+const fieldsOf = ({ fields, asks = [] }: Solver): readonly Field[] => [...fields, ...asks];
 
 function readGiven(field: Field, entry: string, options: ReckonOptions): Known | { readonly issue: Issue } {
   const { outcome, issue, parsed } = reckon(entry, options);
@@ -89,25 +89,25 @@ function readGiven(field: Field, entry: string, options: ReckonOptions): Known |
 }
 
 /** The fields that follow from others, by the rules alone. */
-function closure(shape: Shape, start: ReadonlySet<string>): ReadonlySet<string> {
+function closure(solver: Solver, start: ReadonlySet<string>): ReadonlySet<string> {
   const reached = new Set(start);
   for (let before = -1; before !== reached.size;) {
     before = reached.size;
-    for (const { gives, from } of shape.rules) if (from.every((id) => reached.has(id))) reached.add(gives);
+    for (const { gives, from } of solver.rules) if (from.every((id) => reached.has(id))) reached.add(gives);
   }
   return reached;
 }
 
 /** Which fields would make the rest follow: one where one is enough, else two, else three. */
-function wantedFor(shape: Shape, given: ReadonlySet<string>): readonly (readonly string[])[] {
-  const all = (ids: ReadonlySet<string>) => shape.fields.every(({ id }) => ids.has(id));
-  const reached = closure(shape, given);
+function wantedFor(solver: Solver, given: ReadonlySet<string>): readonly (readonly string[])[] {
+  const all = (ids: ReadonlySet<string>) => solver.fields.every(({ id, besides }) => besides === true || ids.has(id));
+  const reached = closure(solver, given);
   if (all(reached)) return [];
-  const open = fieldsOf(shape)
+  const open = fieldsOf(solver)
     .filter((field) => field.given && !reached.has(field.id))
     .map(({ id }) => id);
   for (let count = 1; count <= 3; count += 1) {
-    const enough = choose(open, count).filter((more) => all(closure(shape, new Set([...given, ...more]))));
+    const enough = choose(open, count).filter((more) => all(closure(solver, new Set([...given, ...more]))));
     if (enough.length > 0) return enough;
   }
   return [open];
@@ -123,15 +123,15 @@ interface WorkedOut {
   readonly impossible: Issue | undefined;
 }
 
-function workOut(shape: Shape, given: ReadonlyMap<string, Known>, options: ReckonOptions): WorkedOut {
+function workOut(solver: Solver, given: ReadonlyMap<string, Known>, options: ReckonOptions): WorkedOut {
   let worlds: readonly World[] = [{ title: '', known: given }];
-  let impossible = broken(shape, given, undefined, options);
+  let impossible = broken(solver, given, undefined, options);
   if (impossible !== undefined) return { worlds: [], impossible };
   for (;;) {
     const next: World[] = [];
     for (const world of worlds) {
-      const step = firstStep(shape, world);
-      const made = step === undefined ? [world] : apply(shape, step, world, options);
+      const step = firstStep(solver, world);
+      const made = step === undefined ? [world] : apply(solver, step, world, options);
       for (const one of made)
         if ('refused' in one) impossible ??= one.refused;
         else next.push(one);
@@ -144,43 +144,43 @@ function workOut(shape: Shape, given: ReadonlyMap<string, Known>, options: Recko
 }
 
 /** The rule to go on with: one with a single answer before one with two. */
-function firstStep(shape: Shape, { known }: World): Rule | undefined {
-  const ready = shape.rules.filter(({ gives, from }) => !known.has(gives) && from.every((id) => known.has(id)));
+function firstStep(solver: Solver, { known }: World): Rule | undefined {
+  const ready = solver.rules.filter(({ gives, from }) => !known.has(gives) && from.every((id) => known.has(id)));
   return ready.find(({ entry }) => typeof entry === 'string') ?? ready[0];
 }
 
 function apply(
-  shape: Shape,
+  solver: Solver,
   rule: Rule,
   world: World,
   options: ReckonOptions,
 ): readonly (World | { readonly refused: Issue })[] {
   const forms = typeof rule.entry === 'string' ? [{ title: world.title, entry: rule.entry }] : rule.entry;
   return forms.map(({ title, entry }) => {
-    const { outcome, issue } = reckonOver(entry, shape, world.known, options);
+    const { outcome, issue } = reckonOver(entry, solver, world.known, options);
     const place = { start: 0, end: entry.length };
     if (outcome?.kind !== 'quantity') return { refused: issue ?? makeIssue('shape.none', place, {}) };
     const { quantity } = outcome;
     if (signOfValue(quantity.value) <= 0) {
-      const field = shape.fields.find(({ id }) => id === rule.gives);
+      const field = solver.fields.find(({ id }) => id === rule.gives);
       return { refused: makeIssue('shape.nothing', place, { field: field?.title ?? rule.gives }) };
     }
     const known = new Map(world.known).set(rule.gives, { quantity, entry: written(entry, world.known), how: 'found' });
-    const refused = broken(shape, known, rule.gives, options);
+    const refused = broken(solver, known, rule.gives, options);
     return refused === undefined ? { title, known } : { refused };
   });
 }
 
 /** The first check that does not hold, of those that a field takes part in; of all of them without one. */
 function broken(
-  shape: Shape,
+  solver: Solver,
   known: ReadonlyMap<string, Known>,
   field: string | undefined,
   options: ReckonOptions,
 ): Issue | undefined {
-  const found = shape.checks.find(({ from, entry }) => {
+  const found = solver.checks.find(({ from, entry }) => {
     if (!from.every((id) => known.has(id)) || (field !== undefined && !from.includes(field))) return false;
-    const { outcome } = reckonOver(entry, shape, known, options);
+    const { outcome } = reckonOver(entry, solver, known, options);
     return outcome?.kind !== 'answer' || !outcome.yes;
   });
   return found && makeIssue(found.code, { start: 0, end: found.entry.length }, {});
@@ -197,9 +197,9 @@ function inFormula(text: string, { quantity }: Known, as: string | undefined): s
 }
 
 /** A formula over what is known, each field standing for its value: how it was worked out does not count here. */
-function reckonOver(entry: string, shape: Shape, known: ReadonlyMap<string, Known>, options: ReckonOptions) {
+function reckonOver(entry: string, solver: Solver, known: ReadonlyMap<string, Known>, options: ReckonOptions) {
   const { scope = EMPTY_SCOPE } = options;
-  const fields = fieldsOf(shape);
+  const fields = fieldsOf(solver);
   const at = (name: string) => fields[Number(/^field_(\d+)$/.exec(name)?.[1] ?? NaN)];
   const formula = entry.replace(FIELD, (_, id: string, as?: string) => {
     const name = `field_${fields.findIndex((field) => field.id === id)}`;

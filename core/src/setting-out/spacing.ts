@@ -4,8 +4,9 @@ import { readQuantity } from '../reading/read-quantity.ts';
 import { shownValue } from '../reading/reading.ts';
 import type { ReadingStyle } from '../reading/style.ts';
 import { LENGTH } from '../units/dimension.ts';
+import type { Quantity } from '../units/quantity.ts';
 import { path, size, type FigurePart } from './figure.ts';
-import type { Answer, Shape } from './shape.ts';
+import type { Answer, Solver } from './solver.ts';
 
 /** What stands at both ends of the length: a gap, or a member. */
 export type Ends = 'gaps' | 'members';
@@ -17,14 +18,14 @@ const MOST_DRAWN = 400;
  * Members of one width, evenly over a length. There is a gap more than members where gaps stand at the ends, and one less
  * where members do. Source: the length is all members and all gaps.
  */
-export function evenSpacing(ends: Ends): Shape {
+export function evenSpacing(ends: Ends): Solver {
   const [gaps, more, most] =
     ends === 'gaps'
       ? ['({count} + 1)', '1', 'up(({length} - {largest}) / ({width} + {largest}); 1)']
       : ['({count} - 1)', '-1', 'up(({length} - {width}) / ({width} + {largest}); 1) + 1'];
   return {
     id: `spacing-${ends}`,
-    title: ends === 'gaps' ? 'Even spacing, gaps at the ends' : 'Even spacing, members at the ends',
+    title: ends === 'gaps' ? 'Spacing, gaps at the ends' : 'Spacing, members at the ends',
     source: 'The length is all members and all gaps together.',
     fields: [
       { id: 'length', title: 'Length', kind: 'length', given: true },
@@ -83,10 +84,10 @@ export type Edge = 'near' | 'centre' | 'far';
 /** A mark on the length, from the end that is measured from. */
 export interface RunningMark {
   readonly number: number;
-  /** Its true place, in metres; exact where the sizes are. */
-  readonly at: Value;
+  /** Its true place; exact where the sizes are. */
+  readonly at: Quantity;
   /** Where it falls when the gap as it reads is stepped off again and again. */
-  readonly steppedOff: Value;
+  readonly steppedOff: Quantity;
 }
 
 /**
@@ -107,9 +108,9 @@ export function runningMarks(
   const times = (value: Value, n: number) => multiplyValue(value, makeRational(n));
   const inward = edge === 'near' ? makeRational(0) : edge === 'far' ? width : multiplyValue(width, makeRational(1, 2));
   const first = ends === 'gaps' ? 1 : 0;
-  const place = (step: Value, n: number) => {
+  const place = (step: Value, n: number): Quantity => {
     const at = addValue(addValue(times(step, first + n), times(width, n)), inward);
-    return setBack === undefined ? at : subtractValue(at, setBack);
+    return { value: setBack === undefined ? at : subtractValue(at, setBack), dimension: LENGTH };
   };
   return Array.from({ length: Math.min(valueToNumber(count), 1000) }, (_, n) => ({
     number: n + 1,

@@ -1,5 +1,5 @@
 import { along, angle, path, size } from './figure.ts';
-import type { Check, Rule, Shape } from './shape.ts';
+import type { Check, Rule, Solver } from './solver.ts';
 
 /** Each side with the angle across from it, and the two others with theirs. */
 const TURNS = [
@@ -52,7 +52,7 @@ const checks: Check[] = [
  * Elements II.12 and 13 (the law of cosines); the law of sines; I.32 (the angles come to
  * two right ones); Heron, Metrica I.8 (the area from the sides).
  */
-export const TRIANGLE: Shape = {
+export const TRIANGLE: Solver = {
   id: 'triangle',
   title: 'Any triangle',
   source: 'Laws of cosines and of sines (Euclid, Elements II.12, II.13; I.32); area: Heron, Metrica I.8.',

@@ -7,6 +7,12 @@ export const router = createRouter({
     { path: '/', name: 'bench', component: BenchView },
     { path: '/stick', name: 'stick', component: () => import('../features/stick/StickView.vue') },
     { path: '/scales', name: 'scales', component: () => import('../features/scale/ScaleView.vue') },
+    {
+      path: '/setting-out/:shape?',
+      name: 'setting-out',
+      component: () => import('../features/setting-out/SettingOutView.vue'),
+      props: ({ params: { shape } }) => ({ shape: typeof shape === 'string' ? shape : '' }),
+    },
     { path: '/account', name: 'account', component: () => import('../features/account/AccountView.vue') },
     ...(['join', 'new-password'] as const).map((purpose) => ({
       path: `/${purpose}`,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The head of the bench: which job, whether all is kept, undo, help, comfort. */
-import { CircleHelp, PencilRuler, Settings2, Undo2 } from 'lucide-vue-next';
+import { CircleHelp, PencilRuler, Settings2, TriangleRight, Undo2 } from 'lucide-vue-next';
 import PlainButton from '../../ui/PlainButton.vue';
 import JobPicker from '../job/JobPicker.vue';
 import type { KeepState } from '../job/outbox.ts';
@@ -27,6 +27,9 @@ const emit = defineEmits<{ job: [jobId: string]; undo: []; comfort: [] }>();
       @pointerdown.prevent
       @click="emit('undo')"
       ><Undo2 :size="20" aria-hidden="true" /><span class="undo-word">Undo</span></PlainButton
+    >
+    <RouterLink class="icon" to="/setting-out" title="Setting out: shapes from their sizes" data-test="setting-out"
+      ><TriangleRight :size="22" aria-hidden="true" /><span class="sr-only">Setting out</span></RouterLink
     >
     <RouterLink class="icon" to="/scales" title="Scale rule: sizes on drawings" data-test="scales"
       ><PencilRuler :size="22" aria-hidden="true" /><span class="sr-only">Scale rule</span></RouterLink

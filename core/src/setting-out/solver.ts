@@ -12,6 +12,8 @@ export interface Field {
   readonly kind: FieldKind;
   /** It can be given; without it the field is an answer alone. */
   readonly given: boolean;
+  /** An answer that there is only where more than the shape itself was given. */
+  readonly besides?: true;
   /** How its answer is read where not as the job reads: `slope`, `degrees`. */
   readonly reads?: 'slope' | 'degrees';
 }
@@ -42,7 +44,7 @@ export interface Check {
 }
 
 /** A shape of the trade: its sizes, and how each follows from others. */
-export interface Shape {
+export interface Solver {
   readonly id: string;
   readonly title: string;
   readonly fields: readonly Field[];

@@ -1,16 +1,20 @@
 import { ARC } from './arc.ts';
 import { CIRCLE } from './circle.ts';
+import { POLYGON } from './polygon.ts';
 import { RIGHT_TRIANGLE } from './right-triangle.ts';
-import type { Shape } from './shape.ts';
+import { RING } from './ring.ts';
+import type { Solver } from './solver.ts';
 import { evenSpacing } from './spacing.ts';
 import { TRIANGLE } from './triangle.ts';
 
 /** The shapes that can be set out, in the order in which they are shown. */
-export const SHAPES: readonly Shape[] = [
+export const SOLVERS: readonly Solver[] = [
   RIGHT_TRIANGLE,
   TRIANGLE,
   ARC,
   CIRCLE,
+  RING,
   evenSpacing('gaps'),
   evenSpacing('members'),
+  POLYGON,
 ];

@@ -1,0 +1,72 @@
+import type { Browser } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { DESKTOP, launchBrowser, openBench, PHONE, type Bench } from '../fixtures/browser.ts';
+
+let browser: Browser;
+beforeAll(async () => {
+  browser = await launchBrowser();
+});
+afterAll(async () => {
+  await browser.close();
+});
+
+async function settingOut(shape: string, size: typeof DESKTOP = DESKTOP): Promise<Bench> {
+  const bench = await openBench(browser, size);
+  await bench.click('[data-test=setting-out]');
+  await bench.click(`[data-shape=${shape}]`);
+  await bench.page.waitForSelector(`[data-shape=${shape}].chosen`);
+  return bench;
+}
+const give = (bench: Bench, field: string, entry: string) => bench.fill(`[data-field=${field}] input`, entry);
+const reads = (bench: Bench, field: string, size: string) => bench.says(`[data-field=${field}] .size`, size);
+
+describe('setting out', () => {
+  it('draws what it solves as it is written, from marks and lines, and puts results on the slate', async () => {
+    const bench = await settingOut('right-triangle');
+    await give(bench, 'run', 'run');
+    await give(bench, 'pitch', '6:12');
+    await reads(bench, 'run', '14′ 8″');
+    await reads(bench, 'rise', '7′ 4″');
+    await bench.page.waitForSelector('.figure path.active, .figure path.body');
+    const drawn = await bench.page.$$eval('.figure .words', (all) =>
+      all.map((one) => one.textContent.replace(/\s+/g, ' ').trim()),
+    );
+    expect(drawn).toContain('7′ 4″');
+    await bench.click('[data-field=rise] [data-test=to-slate]');
+    await bench.page.goBack();
+    await bench.page.goBack();
+    await bench.page.waitForSelector('[data-line="47"]');
+    expect(await bench.result(47)).toBe('7′ 4″');
+    await bench.undo();
+    await bench.kept();
+    expect(bench.errors).toEqual([]);
+  });
+
+  it('spaces members evenly and says what stepping off would do', async () => {
+    const bench = await settingOut('spacing-gaps');
+    await give(bench, 'length', '100"');
+    await give(bench, 'width', '2"');
+    await give(bench, 'count', '9');
+    await reads(bench, 'gap', '8 3⁄16″');
+    await bench.says(
+      '[data-test=drift]',
+      'Measure from one end: stepped off to 1⁄16″, the ninth member stands 1⁄8″ short of its place.',
+    );
+    await bench.page.waitForSelector('.chart canvas');
+    expect(await bench.complaints()).toEqual([]);
+    expect(bench.errors).toEqual([]);
+  });
+
+  it('fits a phone, the drawing in view while fields are written', async () => {
+    const bench = await settingOut('arc', PHONE);
+    await give(bench, 'chord', `8'`);
+    await give(bench, 'radius', `5'`);
+    await bench.page.waitForSelector('.answers');
+    await reads(bench, 'rise', '2′');
+    expect(await bench.overflow()).toBe(0);
+    expect(await bench.complaints()).toEqual([]);
+    const top = await bench.page.$eval('.figure', (figure) => figure.getBoundingClientRect().top);
+    expect(top).toBeLessThan(420);
+    expect(bench.errors).toEqual([]);
+  });
+});

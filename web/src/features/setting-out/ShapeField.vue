@@ -1,0 +1,164 @@
+<script setup lang="ts">
+/** One size of a shape: given here, or found and to be used elsewhere. */
+import { computed, useId } from 'vue';
+import { ArrowLeftToLine, Bookmark } from 'lucide-vue-next';
+import { kindOf, type Field, type Issue, type Quantity, type Reading } from '@sprell/core';
+import SizeText from '../../ui/SizeText.vue';
+import { roundingWord, roundingWords } from '../bench/reading/rounding-words.ts';
+import IssueText from '../field/IssueText.vue';
+
+const props = defineProps<{
+  field: Field;
+  text: string;
+  placeholder: string | undefined;
+  issue: Issue | undefined;
+  found: { readonly quantity: Quantity; readonly reading: Reading } | undefined;
+  /** It is found and not given. */
+  isFound: boolean;
+  active: boolean;
+}>();
+const emit = defineEmits<{ give: [entry: string]; focus: []; slate: []; keep: [] }>();
+
+const inputId = useId();
+const saysId = useId();
+const rounding = computed(() => {
+  if (!props.found) return undefined;
+  const { quantity, reading } = props.found;
+  return kindOf(quantity.dimension) === 'length' ? roundingWord('length', reading) : undefined;
+});
+const cost = computed(() => props.found && roundingWords(props.found.quantity, props.found.reading));
+</script>
+
+<template>
+  <div class="row" :class="{ active, found: isFound }" :data-field="field.id">
+    <label v-if="field.given" :for="inputId">{{ field.title }}</label>
+    <span v-else class="name">{{ field.title }}</span>
+    <input
+      v-if="field.given"
+      :id="inputId"
+      :value="text"
+      type="text"
+      autocapitalize="off"
+      autocomplete="off"
+      spellcheck="false"
+      enterkeyhint="next"
+      maxlength="500"
+      :placeholder
+      :aria-invalid="issue !== undefined"
+      :aria-describedby="saysId"
+      @input="emit('give', ($event.target as HTMLInputElement).value)"
+      @focus="emit('focus')"
+    />
+    <span :id="saysId" class="reading">
+      <template v-if="found && issue === undefined">
+        <SizeText class="size" :text="found.reading.text" :title="cost" />
+        <span v-if="rounding" class="rounding" :title="cost">{{ rounding }}</span>
+      </template>
+    </span>
+    <span class="uses">
+      <button
+        type="button"
+        :disabled="!found"
+        :title="`Put ${field.title} on the slate`"
+        data-test="to-slate"
+        @click="emit('slate')"
+      >
+        <ArrowLeftToLine :size="18" aria-hidden="true" /><span class="sr-only">{{ field.title }} on the slate</span>
+      </button>
+      <button
+        type="button"
+        :disabled="!found"
+        :title="`Keep ${field.title} on the story stick`"
+        data-test="to-stick"
+        @click="emit('keep')"
+      >
+        <Bookmark :size="18" aria-hidden="true" /><span class="sr-only">Keep {{ field.title }} on the story stick</span>
+      </button>
+    </span>
+    <p v-if="issue" class="issue"><IssueText :issue @mend="(fix) => emit('give', fix.entry)" /></p>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: grid;
+  grid-template:
+    'name reading uses' auto 'input reading uses' auto 'issue issue issue' auto / minmax(0, 1fr)
+    122px 88px;
+  align-items: center;
+  gap: 1px 10px;
+  padding: 5px 16px 7px;
+  border-bottom: 1px solid var(--groove);
+}
+.active {
+  background: var(--chalk-wash);
+}
+label,
+.name {
+  grid-area: name;
+  font-size: 15px;
+  color: var(--ink-soft);
+}
+.name {
+  grid-row: 1 / 3;
+  padding: 8px 0;
+}
+input {
+  grid-area: input;
+  min-width: 0;
+  min-height: 40px;
+  padding: 0 10px;
+  border: 1px solid var(--ink);
+  border-radius: 3px;
+  background: var(--board);
+  font-size: 18px;
+}
+input::placeholder {
+  color: var(--faint);
+}
+input[aria-invalid='true'] {
+  border-color: var(--pencil);
+}
+.reading {
+  grid-area: reading;
+  display: flex;
+  flex-direction: column;
+  align-items: flex-end;
+  line-height: 1.15;
+}
+.size {
+  font-family: var(--figures);
+  font-size: 21px;
+  font-weight: 600;
+  white-space: nowrap;
+}
+.found .size {
+  color: var(--chalk);
+}
+.rounding {
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+.uses {
+  grid-area: uses;
+  display: flex;
+}
+.uses button {
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  width: 44px;
+  height: 44px;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  cursor: pointer;
+}
+.uses button:disabled {
+  opacity: 0.25;
+}
+.issue {
+  grid-area: issue;
+  margin: 2px 0 0;
+}
+</style>

@@ -1,0 +1,135 @@
+<script setup lang="ts">
+/** Where the members are marked from one end, and what comes of stepping the rounded gap off instead. */
+import { computed, ref } from 'vue';
+import { driftOf, kindOf, readQuantity, reckon, runningMarks, type Answer, type Edge, type Ends } from '@sprell/core';
+import SizeText from '../../ui/SizeText.vue';
+import SizeField from '../field/SizeField.vue';
+import { useJobStore } from '../job/job.store.ts';
+import DriftChart from './DriftChart.vue';
+import { driftWords } from './drift-words.ts';
+
+const props = defineProps<{ answer: Answer; ends: Ends }>();
+const store = useJobStore();
+
+const EDGES: readonly (readonly [Edge, string])[] = [
+  ['near', 'near edge'],
+  ['centre', 'centre'],
+  ['far', 'far edge'],
+];
+const edge = ref<Edge>('near');
+const setBack = ref('');
+const back = computed(() => {
+  void store.rows;
+  const { outcome, issue } = reckon(setBack.value, { scope: store.scope(), style: store.style });
+  if (outcome?.kind !== 'quantity' || issue !== undefined) return undefined;
+  return kindOf(outcome.quantity.dimension) === 'length' ? outcome.quantity.value : undefined;
+});
+
+const marks = computed(() => runningMarks(props.answer, props.ends, edge.value, store.style, back.value));
+const rows = computed(() =>
+  marks.value.map(({ number, at }) => ({
+    number,
+    reading: readQuantity(at, store.style),
+  })),
+);
+const drift = computed(() => driftOf(marks.value, store.style));
+const words = computed(() => driftWords(drift.value, store.style));
+</script>
+
+<template>
+  <section class="marks" aria-label="Marks from one end">
+    <div class="choices">
+      <h3>Marks from one end</h3>
+      <div class="edges" role="radiogroup" aria-label="What is marked">
+        <label v-for="[id, title] in EDGES" :key="id" :class="{ chosen: edge === id }">
+          <input v-model="edge" type="radio" name="edge" :value="id" />{{ title }}
+        </label>
+      </div>
+      <SizeField v-model="setBack" class="back" label="Set back by" placeholder="nothing" />
+    </div>
+    <ol class="places">
+      <li v-for="row in rows" :key="row.number">
+        <span class="number">{{ row.number }}</span>
+        <SizeText class="size" :text="row.reading.text" />
+        <span class="rounding">{{ row.reading.rounding === 'exact' ? '' : row.reading.rounding }}</span>
+      </li>
+    </ol>
+    <p class="drift" role="status" data-test="drift"><SizeText :text="words" /></p>
+    <DriftChart v-if="drift.some(({ reading }) => reading !== undefined)" :drift />
+  </section>
+</template>
+
+<style scoped>
+.marks {
+  padding: 4px 16px 16px;
+  border-top: 1px solid var(--groove);
+}
+.choices {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 16px;
+}
+h3 {
+  margin: 0;
+  font-size: 17px;
+  font-weight: 600;
+}
+.edges {
+  display: flex;
+  gap: 4px;
+}
+.edges label {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 44px;
+  padding: 0 10px;
+  border: 1px solid var(--groove);
+  border-radius: 3px;
+  background: var(--board);
+  font-size: 16px;
+}
+.edges .chosen {
+  border-color: var(--chalk);
+  background: var(--chalk-wash);
+}
+.back {
+  width: 150px;
+}
+.places {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 0 16px;
+  margin: 8px 0;
+  padding: 0;
+  list-style: none;
+}
+.places li {
+  display: flex;
+  align-items: baseline;
+  gap: 8px;
+  padding: 3px 0;
+  border-bottom: 1px solid var(--groove);
+}
+.number {
+  min-width: 24px;
+  color: var(--ink-soft);
+  font-size: 14px;
+  text-align: right;
+}
+.size {
+  font-family: var(--figures);
+  font-size: 18px;
+  font-weight: 600;
+  white-space: nowrap;
+}
+.rounding {
+  color: var(--ink-soft);
+  font-size: 14px;
+}
+.drift {
+  margin: 10px 0;
+  font-size: 17px;
+}
+</style>

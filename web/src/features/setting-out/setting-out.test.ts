@@ -1,0 +1,182 @@
+import { flushPromises, mount } from '@vue/test-utils';
+import { createPinia, setActivePinia } from 'pinia';
+import { createMemoryHistory, createRouter } from 'vue-router';
+import { driftOf, DEFAULT_STYLE, runningMarks, SOLVERS, solve, type Answer, type Figure } from '@sprell/core';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { FakeServer, newDevice } from '../../testing/fake-server.ts';
+import { useJobStore } from '../job/job.store.ts';
+import { driftWords } from './drift-words.ts';
+import { layOut } from './figure-layout.ts';
+import { PICTURES } from './samples.ts';
+import SettingOutView from './SettingOutView.vue';
+import { wantedWords } from './wanted-words.ts';
+
+const squeezed = (text: string) => text.replace(/\s+/g, ' ').trim();
+
+describe('a figure laid out', () => {
+  const triangle = PICTURES['right-triangle'] as Figure;
+
+  it('is to scale, upright, and keeps clear of the edges', () => {
+    const { lines } = layOut(triangle, 800, 500);
+    const [rise, run] = ['rise', 'run'].map(
+      (field) => lines.find((line) => line.field === field && line.look === 'body')?.d,
+    );
+    const ends = (d = '') => [...d.matchAll(/[-\d.]+ [-\d.]+/g)].map(([pair]) => pair.split(' ').map(Number));
+    const long = (d?: string) => {
+      const [[x1 = 0, y1 = 0] = [], [x2 = 0, y2 = 0] = []] = ends(d);
+      return Math.hypot(x2 - x1, y2 - y1);
+    };
+    expect(long(run) / long(rise)).toBeCloseTo(9 / 6, 2);
+    const [[, foot = 0] = [], [, head = 0] = []] = ends(rise);
+    expect(head).toBeLessThan(foot);
+    for (const { d, look } of lines)
+      if (look === 'body')
+        for (const [x = 0, y = 0] of ends(d)) {
+          expect(x).toBeGreaterThan(70);
+          expect(x).toBeLessThan(730);
+          expect(y).toBeGreaterThan(70);
+          expect(y).toBeLessThan(430);
+        }
+  });
+
+  it('has words for every size and angle, none where it is only a picture, and grows about its middle', () => {
+    const { words } = layOut(triangle, 800, 500);
+    expect(words.map(({ field }) => field)).toEqual(['run', 'rise', 'diagonal', 'foot', 'head']);
+    expect(layOut(triangle, 92, 52, { bare: true }).words).toEqual([]);
+    const closer = layOut(triangle, 800, 500, { look: { zoom: 2, dx: 10, dy: 0 } });
+    expect(closer.lines[0]?.d).not.toBe(layOut(triangle, 800, 500).lines[0]?.d);
+  });
+
+  it('is there for every shape that can be chosen', () => {
+    for (const { id } of SOLVERS) expect(PICTURES[id]?.parts.length, id).toBeGreaterThan(2);
+  });
+});
+
+describe('words', () => {
+  it('say what is still missing', () => {
+    const title = (id: string) => id.toUpperCase();
+    expect(wantedWords([], title)).toBeUndefined();
+    expect(wantedWords([['a'], ['b'], ['c']], title)).toBe('One more and it is solved: A, B or C.');
+    expect(
+      wantedWords(
+        [
+          ['a', 'b'],
+          ['a', 'c'],
+        ],
+        title,
+      ),
+    ).toBe('Two more solve it, of: A, B, C.');
+  });
+
+  it('say what stepping off comes to', () => {
+    const solver = SOLVERS.find(({ id }) => id === 'spacing-gaps') as (typeof SOLVERS)[number];
+    const words = (count: string, finest: number) => {
+      const style = { ...DEFAULT_STYLE, finest };
+      const [answer] = solve(solver, [
+        ['length', '100"'],
+        ['width', '2"'],
+        ['count', count],
+      ]).answers;
+      return driftWords(driftOf(runningMarks(answer as Answer, 'gaps', 'near', style), style), style);
+    };
+    expect(words('9', 8)).toBe(
+      'Measure from one end: stepped off to 1⁄8″, the ninth member stands 1⁄2″ past its place.',
+    );
+    expect(words('22', 8)).toContain('the 22nd member stands');
+    expect(words('6', 2)).toContain('short of its place');
+    expect(words('1', 8)).toContain('in the same places');
+  });
+});
+
+describe('the screen', () => {
+  let server: FakeServer;
+  beforeEach(() => {
+    localStorage.clear();
+    server = new FakeServer();
+    newDevice();
+    vi.stubGlobal('fetch', server.fetch);
+    setActivePinia(createPinia());
+  });
+  afterEach(() => vi.unstubAllGlobals());
+
+  async function open(shape: string) {
+    const router = createRouter({
+      history: createMemoryHistory(),
+      routes: [{ path: '/:rest(.*)*', component: { template: '<i />' } }],
+    });
+    const view = mount(SettingOutView, { props: { shape }, global: { plugins: [router] }, attachTo: document.body });
+    await flushPromises();
+    const row = (field: string) => view.get(`[data-field=${field}]`);
+    return {
+      view,
+      row,
+      type: (field: string, entry: string) => row(field).get('input').setValue(entry),
+      reading: (field: string) => squeezed(row(field).get('.reading').text()),
+    };
+  }
+
+  it('solves as sizes are written, says what is missing, and puts results on the slate alive', async () => {
+    const { view, row, type, reading } = await open('right-triangle');
+    const store = useJobStore();
+    store.land(`12'`);
+    await type('rise', `9'`);
+    expect(view.get('[data-test=wanted]').text()).toBe('One more and it is solved: Run, Diagonal or Slope or angle.');
+    await type('run', '#1');
+    expect(['diagonal', 'pitch', 'foot', 'area'].map(reading)).toEqual(['15′', '9:12', '≈ 36.87°', '54 sq ft']);
+    await row('diagonal').get('[data-test=to-slate]').trigger('click');
+    await row('pitch').get('[data-test=to-slate]').trigger('click');
+    await row('diagonal').get('[data-test=to-stick]').trigger('click');
+    expect(store.rows.slice(1).map((one) => one.kind === 'worked' && one.entry)).toEqual([
+      `diagonal: hyp(9'; #1)`,
+      `slope or angle: atan(9' / #1) to slope`,
+      `diagonal = hyp(9'; #1)`,
+    ]);
+    store.edit(store.rows[0]?.line.id as string, `40'`);
+    await flushPromises();
+    expect(store.marks[0]?.reading).toBe('41′');
+    expect(reading('diagonal')).toBe('41′');
+    view.unmount();
+  });
+
+  it('names what contradicts and takes it out, and keeps what was written for each shape', async () => {
+    const { view, type, reading } = await open('right-triangle');
+    for (const [field, entry] of [
+      ['rise', `9'`],
+      ['run', `12'`],
+      ['diagonal', `16'`],
+    ] as const)
+      await type(field, entry);
+    expect(squeezed(view.get('.problem').text())).toContain('Diagonal comes out at 15′ from the rest.');
+    await view.get('[data-test=take-out]').trigger('click');
+    expect(reading('diagonal')).toBe('15′');
+    await view.setProps({ shape: 'arc' });
+    await type('chord', `8'`);
+    await type('radius', `3'`);
+    expect(view.get('.problem').text()).toBe('The chord is longer than the circle is wide; give a larger radius.');
+    await type('radius', `5'`);
+    expect(reading('rise')).toBe('2′');
+    await view.findAll('.answers input')[1]?.setValue();
+    expect(reading('rise')).toBe('8′');
+    await view.setProps({ shape: 'right-triangle' });
+    expect(reading('diagonal')).toBe('15′');
+    await view.get('[data-test=clear]').trigger('click');
+    expect(reading('diagonal')).toBe('');
+    view.unmount();
+  });
+
+  it('writes a mark or a line into the field in hand, and mends a plain number', async () => {
+    const { view, row, type, reading } = await open('circle');
+    const store = useJobStore();
+    store.land(`post = 4'`);
+    await flushPromises();
+    await row('radius').get('input').trigger('focus');
+    await view.get('.mark').trigger('click');
+    expect(reading('diameter')).toBe('8′');
+    await view.get('[data-test=clear]').trigger('click');
+    await type('diameter', '3');
+    expect(row('diameter').text()).toContain('Diameter is a length, and this is a plain number.');
+    await row('diameter').get('.issue button').trigger('click');
+    expect(reading('radius')).toBe('1 1⁄2″');
+    view.unmount();
+  });
+});

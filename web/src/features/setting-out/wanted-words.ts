@@ -1,0 +1,15 @@
+/** What is still missing, in a sentence; undefined where nothing is. */
+export function wantedWords(
+  wanted: readonly (readonly string[])[],
+  titleOf: (field: string) => string,
+): string | undefined {
+  const [first] = wanted;
+  if (first === undefined) return undefined;
+  const titles = [...new Set(wanted.flat())].map(titleOf);
+  if (first.length === 1) return `One more and it is solved: ${either(titles)}.`;
+  return `${first.length === 2 ? 'Two' : 'Three'} more solve it, of: ${titles.join(', ')}.`;
+}
+
+function either(titles: readonly string[]): string {
+  return titles.length < 2 ? (titles[0] ?? '') : `${titles.slice(0, -1).join(', ')} or ${titles[titles.length - 1]}`;
+}
