@@ -65,6 +65,7 @@ export { solve, type Givens } from './setting-out/solve.ts';
 export { readField, slateEntry } from './setting-out/read-field.ts';
 export type { Answer, Field, Known, Solved, Solver } from './setting-out/solver.ts';
 export type { Figure, FigurePart, Point } from './setting-out/figure.ts';
+export { ordinates, type Ordinate } from './setting-out/ordinates.ts';
 export { driftOf, type Drift } from './setting-out/drift.ts';
 export { runningMarks, type Edge, type Ends, type RunningMark } from './setting-out/spacing.ts';
 export type { LineResult, SlateLine } from './slate/node.ts';

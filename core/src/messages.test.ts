@@ -44,10 +44,18 @@ const ELSEWHERE = [
   'arc.chord',
   'arc.rise',
   'arc.turn',
+  'arc.length',
   'ring.inner',
   'polygon.sides',
   'polygon.plate',
   'polygon.lean',
+  'steps.count',
+  'steps.whole',
+  'steps.tread',
+  'steps.steep',
+  'steps.shallow',
+  'steps.long',
+  'steps.short',
   'rod.too_long',
 ];
 

@@ -93,10 +93,18 @@ const SENTENCES: Sentences = {
   'arc.chord': () => 'The chord is longer than the circle is wide; give a larger radius.',
   'arc.rise': () => 'The arc rises higher than the circle is; give a larger radius.',
   'arc.turn': () => 'The arc would go round more than once; check its angle.',
+  'arc.length': () => 'The arc is too short: it has to be longer than its chord, and more than 2.76 times its rise.',
   'ring.inner': () => 'The inner circle is as large as the outer one; check the two.',
   'polygon.sides': () => 'A polygon has three sides at least.',
   'polygon.plate': () => 'The plates are so wide that they meet in the middle; take narrower ones.',
   'polygon.lean': () => 'Sides that lean by 90° or more lie flat; give less.',
+  'steps.count': () => 'A flight has two risers at least.',
+  'steps.whole': () => 'These sizes come out at no whole number of risers; give the number, or the rise at most.',
+  'steps.tread': () => 'The tread is as thick as the rise is high; check the two.',
+  'steps.steep': () => 'The rise is higher than you allow; take one riser more.',
+  'steps.shallow': () => 'The going is shorter than you allow; give the flight more length.',
+  'steps.long': () => 'Two rises and a going are longer than you allow; make the going shorter or the rise lower.',
+  'steps.short': () => 'Two rises and a going are shorter than you allow; make the going longer.',
   'rod.too_long': ({ limit, sheets }) =>
     `At its size this rod takes ${sheets} sheets, and no more than ${limit} are printed; print it to scale.`,
 };

@@ -80,10 +80,18 @@ export interface IssueFields {
   'arc.chord': object;
   'arc.rise': object;
   'arc.turn': object;
+  'arc.length': object;
   'ring.inner': object;
   'polygon.sides': object;
   'polygon.plate': object;
   'polygon.lean': object;
+  'steps.count': object;
+  'steps.whole': object;
+  'steps.tread': object;
+  'steps.steep': object;
+  'steps.shallow': object;
+  'steps.long': object;
+  'steps.short': object;
   'rod.too_long': { readonly limit: string; readonly sheets: string };
 }
 

@@ -1,8 +1,61 @@
+import {
+  addApproximate,
+  approximateRational,
+  multiplyApproximate,
+  negateApproximate,
+  type Approximation,
+} from '../number/approximation.ts';
+import { cosApproximate, sinApproximate } from '../number/elementary.ts';
+import { makeRational } from '../number/rational.ts';
+import { approximate, divideValue, valueToNumber, type Value } from '../number/value.ts';
+import { ANGLE } from '../units/dimension.ts';
+import { bisect, refineRoot } from './root-search.ts';
 import { along, angle, path, size } from './figure.ts';
 import type { Solver } from './solver.ts';
 
 /** The angle as the plain number of radians, which makes lengths of it. */
 const RADIANS = '({angle} / 1 rad)';
+
+const ANGLE_FOUND = { dimension: ANGLE, unit: ' rad', none: 'arc.length' } as const;
+const ONE = approximateRational(makeRational(1));
+const minus = (a: Approximation, b: Approximation) => addApproximate(a, negateApproximate(b));
+const twice = (a: Approximation) => addApproximate(a, a);
+
+/** Half of the angle, x, from chord / arc = sin x / x: there is one, where the chord is the shorter. */
+function byChord(chord: Value, arc: Value) {
+  const share = approximate(divideValue(chord, arc));
+  const k = valueToNumber(share);
+  if (k >= 1) return [];
+  const guess = bisect((x) => Math.sin(x) - k * x, 1e-9, Math.PI);
+  const half = refineRoot(
+    (x) => minus(sinApproximate(x), multiplyApproximate(share, x)),
+    (x) => minus(cosApproximate(x), share),
+    guess,
+  );
+  return [{ title: '', root: twice(half) }];
+}
+
+/** Where (1 − cos x) / 2x is largest; its root by tan(x/2) = x. */
+const STEEPEST = 2.331122370414423;
+
+/** Half of the angle, x, from rise / arc = (1 − cos x) / 2x, which grows and then falls again: there can be two. */
+function byRise(rise: Value, arc: Value) {
+  const share = approximate(divideValue(rise, arc));
+  const k = valueToNumber(share);
+  const over = (x: number) => 1 - Math.cos(x) - 2 * k * x;
+  const refined = (guess: number) =>
+    twice(
+      refineRoot(
+        (x) => minus(minus(ONE, cosApproximate(x)), multiplyApproximate(twice(share), x)),
+        (x) => minus(sinApproximate(x), twice(share)),
+        guess,
+      ),
+    );
+  if (over(STEEPEST) <= 0) return [];
+  const flat = { title: 'the flat arc', root: refined(bisect(over, 1e-9, STEEPEST)) };
+  if (over(Math.PI) > 0) return [{ ...flat, title: '' }];
+  return [flat, { title: 'the large arc', root: refined(bisect(over, STEEPEST, Math.PI)) }];
+}
 
 /**
  * An arc of a circle over a chord. Sources: Euclid, Elements III.35 (half the chord squared is the rise times the rest of
@@ -16,12 +69,15 @@ export const ARC: Solver = {
     { id: 'chord', title: 'Chord', kind: 'length', given: true },
     { id: 'rise', title: 'Rise', kind: 'length', given: true },
     { id: 'radius', title: 'Radius', kind: 'length', given: true },
+    { id: 'diameter', title: 'Diameter', kind: 'length', given: true },
     { id: 'angle', title: 'Angle', kind: 'angle', given: true, reads: 'degrees' },
     { id: 'arc', title: 'Length of the arc', kind: 'length', given: true },
     { id: 'segment', title: 'Area under the arc', kind: 'area', given: false },
     { id: 'sector', title: 'Area to the centre', kind: 'area', given: false },
   ],
   rules: [
+    { gives: 'radius', from: ['diameter'], entry: '{diameter} / 2' },
+    { gives: 'diameter', from: ['radius'], entry: '2 * {radius}' },
     { gives: 'radius', from: ['chord', 'rise'], entry: '({chord}^2 / 4 + {rise}^2) / (2 * {rise})' },
     { gives: 'chord', from: ['radius', 'rise'], entry: '2 * sqrt({rise} * (2 * {radius} - {rise}))' },
     { gives: 'angle', from: ['radius', 'rise'], entry: '2 * acos(1 - {rise} / {radius})' },
@@ -39,6 +95,13 @@ export const ARC: Solver = {
         { title: 'the large arc', entry: '{radius} + sqrt({radius}^2 - {chord}^2 / 4)' },
       ],
     },
+    {
+      gives: 'angle',
+      from: ['chord', 'arc'],
+      ...ANGLE_FOUND,
+      search: (known) => byChord(known('chord'), known('arc')),
+    },
+    { gives: 'angle', from: ['rise', 'arc'], ...ANGLE_FOUND, search: (known) => byRise(known('rise'), known('arc')) },
     { gives: 'sector', from: ['radius', 'arc'], entry: '{radius} * {arc} / 2' },
     {
       gives: 'segment',

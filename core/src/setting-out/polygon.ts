@@ -23,12 +23,20 @@ export const POLYGON: Solver = {
     { id: 'around', title: 'All sides', kind: 'length', given: false },
     { id: 'area', title: 'Area', kind: 'area', given: false },
     { id: 'short', title: 'Short side of a plate', kind: 'length', given: false, besides: true },
-    { id: 'turn', title: 'Saw turned by', kind: 'angle', given: false, reads: 'degrees', besides: true },
+    {
+      id: 'turn',
+      title: 'Saw turned by',
+      kind: 'angle',
+      orNothing: true,
+      given: false,
+      reads: 'degrees',
+      besides: true,
+    },
     { id: 'tilt', title: 'Blade tilted by', kind: 'angle', given: false, reads: 'degrees', besides: true },
   ],
   asks: [
     { id: 'plate', title: 'Width of a plate', kind: 'length', given: true },
-    { id: 'lean', title: 'Lean of the sides', kind: 'angle', given: true },
+    { id: 'lean', title: 'Lean of the sides', kind: 'angle', orNothing: true, given: true },
   ],
   rules: [
     { gives: 'side', from: ['sides', 'flats'], entry: `{flats} * tan${HALF_TURN}` },

@@ -12,6 +12,7 @@ import { SOLVERS } from './solvers.ts';
 import { solve, type Givens } from './solve.ts';
 import type { Quantity } from '../units/quantity.ts';
 import { driftOf } from './drift.ts';
+import { ordinates } from './ordinates.ts';
 import { runningMarks } from './spacing.ts';
 
 const shape = (id: string) => SOLVERS.find((one) => one.id === id) as Solver;
@@ -61,6 +62,17 @@ const GOLDEN: readonly (readonly [
   ],
   ['arc', { radius: `6'`, angle: '60°' }, [{ chord: '6′', arc: '6′ 3 3⁄8″', sector: '18.85 sq ft' }]],
   ['arc', { radius: `6'`, angle: '180°' }, [{ chord: '12′', rise: '6′', segment: '56.549 sq ft' }]],
+  // A half circle, and the arc of 60°, from the length of the arc.
+  ['arc', { chord: '2 m', arc: '3.14159265358979323846 m' }, [{ radius: '≈ 3′ 3 3⁄8″', rise: '≈ 3′ 3 3⁄8″' }]],
+  ['arc', { chord: '1 m', arc: '1.04719755119659774615 m' }, [{ radius: '≈ 3′ 3 3⁄8″', angle: '≈ 60°' }]],
+  [
+    'arc',
+    { rise: '1.7 m', arc: '5 m' },
+    [
+      { angle: '≈ 205.02°', radius: '≈ 4′ 7″' },
+      { angle: '≈ 332.04°', radius: '≈ 2′ 9 15⁄16″' },
+    ],
+  ],
   ['circle', { diameter: `2'` }, [{ radius: '1′', around: '6′ 3 3⁄8″', area: '3.142 sq ft' }]],
   ['circle', { area: '78.53981633974483 sq ft' }, [{ radius: '≈ 5′' }]],
   ['ring', { outer: `4'`, width: '6"' }, [{ inner: '3′', area: '5.498 sq ft' }]],
@@ -79,7 +91,26 @@ const GOLDEN: readonly (readonly [
   ['polygon', { sides: '4', side: `2'` }, [{ flats: '2′', corners: '2′ 9 15⁄16″', mitre: '45°' }]],
   // Published compound mitres: four sides at 38° and at 45°, from tables for crown moulding.
   ['polygon', { sides: '4', side: `2'`, lean: '38°' }, [{ turn: '≈ 31.62°', tilt: '≈ 33.86°' }]],
+  ['polygon', { sides: '4', side: `2'`, lean: '0°' }, [{ turn: '0°', tilt: '45°' }]],
   ['polygon', { sides: '4', side: `2'`, lean: '45°' }, [{ turn: '≈ 35.26°', tilt: '30°' }]],
+  [
+    'slab',
+    { length: `20'`, width: `12'`, depth: '4"', yield: '0.6 cu ft', waste: '10%' },
+    [{ volume: '80 cu ft', order: '88 cu ft', bags: '147' }],
+  ],
+  ['slab', { volume: '2 m3', width: '400 mm', depth: '0.25 m' }, [{ length: '65′ 7 3⁄8″' }]],
+  ['holes', { diameter: `1'`, depth: `4'`, count: '6', waste: '0%' }, [{ volume: '18.8496 cu ft' }]],
+  // 9′ 1″ in 15 risers: 109/15 inches.
+  [
+    'steps',
+    { total: `9' 1"`, going: '10 1/2"', tread: '1"' },
+    [{ count: '15', rise: '7 1⁄4″', treads: '14', run: '12′ 3″', bottom: '6 1⁄4″', line: '14′ 10 3⁄4″' }],
+  ],
+  [
+    'steps',
+    { structure: '2.6 m', above: '75 mm', below: '25 mm', count: '14', run: '3.25 m' },
+    [{ total: '8′ 8 5⁄16″', going: '9 13⁄16″' }],
+  ],
   ['polygon', { sides: '8', flats: `12'`, plate: '5 1/2"' }, [{ short: '4′ 7 1⁄16″' }]],
   ['spacing-gaps', { length: `10'`, width: '1.5"', count: '20' }, [{ gap: '4 5⁄16″', centres: '5 13⁄16″' }]],
   ['spacing-gaps', { length: `6' 7 1/4"`, width: '1 1/2"', largest: '4"' }, [{ count: '14', gap: '3 7⁄8″' }]],
@@ -129,13 +160,17 @@ describe('a shape', () => {
     ['arc', { chord: `8'`, radius: `3'` }, 'arc.chord'],
     ['arc', { rise: `8'`, radius: `3'` }, 'arc.rise'],
     ['arc', { angle: '400°', radius: `3'` }, 'arc.turn'],
+    ['arc', { chord: `8'`, arc: `8'` }, 'arc.length'],
+    ['arc', { rise: `4'`, arc: `8'` }, 'arc.length'],
     ['ring', { outer: `1'`, inner: `2'` }, 'ring.inner'],
     ['polygon', { sides: '2', side: `2'` }, 'polygon.sides'],
     ['polygon', { sides: '4', side: `2'`, plate: `1'` }, 'polygon.plate'],
     ['polygon', { sides: '4', side: `2'`, lean: '90°' }, 'polygon.lean'],
     ['spacing-gaps', { length: `1'`, width: '2"', count: '9' }, 'spacing.room'],
     ['spacing-gaps', { length: `1'`, width: '2"', gap: '3"' }, 'spacing.whole'],
-    ['spacing-gaps', { length: `1'`, width: '1"', count: '2', largest: '2"' }, 'spacing.gap'],
+    ['steps', { total: `1'`, count: '1' }, 'steps.count'],
+    ['steps', { total: `8'`, rise: '7"' }, 'steps.whole'],
+    ['steps', { total: `8'`, tread: '8"' }, 'steps.tread'],
     ['spacing-members', { length: `1'`, width: '2"', count: '1' }, 'spacing.count'],
   ])('%s of %j is none, in a sentence', (id, given, code) => {
     const { impossible, answers } = solved(id, given);
@@ -152,6 +187,24 @@ describe('a shape', () => {
     ['spacing-gaps', { count: '2.5' }, 'count', 'shape.whole'],
   ])('%s says what is wrong with %j where it stands', (id, given, field, code) => {
     expect(solved(id, given as Readonly<Record<string, string>>).issues[field]?.code).toBe(code);
+  });
+
+  it('says which limits it breaks, those that were given and those that stand for them', () => {
+    const breaks = (id: string, given: Readonly<Record<string, string>>) =>
+      solved(id, given).answers.flatMap((answer) => answer.breaks.map(({ code }) => code));
+    expect(breaks('spacing-gaps', { length: `1'`, width: '1"', count: '2', largest: '2"' })).toEqual(['spacing.gap']);
+    expect(breaks('spacing-gaps', { largest: '2"', length: `1'`, width: '1"', count: '5' })).toEqual([]);
+    expect(breaks('steps', { total: `9'`, going: '10"' })).toEqual([]);
+    expect(breaks('steps', { total: `9'`, count: '12', going: '9"' })).toEqual([
+      'steps.steep',
+      'steps.shallow',
+      'steps.long',
+    ]);
+    expect(
+      breaks('steps', { total: `9'`, count: '12', going: '9"', steepest: '10"', shallowest: '8"', longest: '30"' }),
+    ).toEqual([]);
+    expect(breaks('steps', { total: `9'`, going: '14"' })).toEqual(['steps.long']);
+    expect(breaks('steps', { total: `9'`, count: '20', going: '10"' })).toEqual(['steps.short']);
   });
 
   it('offers units for a plain number', () => {
@@ -198,7 +251,7 @@ describe('a shape', () => {
     );
     fc.assert(
       fc.property(
-        fc.constantFrom('right-triangle', 'triangle', 'arc', 'circle', 'ring', 'polygon'),
+        fc.constantFrom('right-triangle', 'triangle', 'arc', 'circle', 'ring', 'polygon', 'slab', 'holes'),
         sides,
         (id, [one, other, third]) => {
           const given: Readonly<Record<string, Readonly<Record<string, string>>>> = {
@@ -206,6 +259,8 @@ describe('a shape', () => {
             triangle: { a: `${one} mm`, b: `${other} mm`, C: `${third}°` },
             arc: { radius: `${one} mm`, angle: `${third}°` },
             circle: { radius: `${one} mm` },
+            slab: { length: `${one} mm`, width: `${other} mm`, depth: `${third} mm` },
+            holes: { diameter: `${one} mm`, depth: `${other} mm`, count: String(1 + (third % 9)) },
             ring: { inner: `${one} mm`, width: `${other} mm` },
             polygon: { sides: String(3 + (third % 30)), side: `${one} mm` },
           };
@@ -231,7 +286,15 @@ describe('a shape', () => {
 function asEntry({ value, dimension }: { readonly value: never; readonly dimension: number }): string {
   const number = valueToNumber(value).toFixed(15);
   const isAngle = dimension === (reckon('1 rad').outcome as { quantity: { dimension: number } }).quantity.dimension;
-  return dimension === 1 ? `${number} m` : dimension === 2 ? `${number} m2` : isAngle ? `${number} rad` : number;
+  return dimension === 1
+    ? `${number} m`
+    : dimension === 2
+      ? `${number} m2`
+      : dimension === 3
+        ? `${number} m3`
+        : isAngle
+          ? `${number} rad`
+          : number;
 }
 
 function isLike(known: Answer['known'], sizes: Answer['known']): boolean {
@@ -284,6 +347,35 @@ describe('running marks', () => {
       (by) => runningMarks(answer, 'gaps', 'near', DEFAULT_STYLE, by)[3],
     );
     expect(inches(plain?.at as never) - inches(back?.at as never)).toBeCloseTo(1, 9);
+  });
+});
+
+describe('ordinates', () => {
+  const answer = () => solved('arc', { chord: '8 m', radius: '5 m' }).answers[0] as Answer;
+  const heights = (step: string) =>
+    ordinates(answer(), reckonLength(step)).map(({ along, height }) =>
+      [along, height].map(({ value }) => valueToNumber(value)),
+    );
+
+  it('stand where a circle by coordinates has them, from nothing to nothing', () => {
+    // About (4, −3): the flat arc rises 2 over a chord of 8.
+    expect(heights('1 m')).toEqual(
+      Array.from({ length: 9 }, (_, x) => [x, expect.closeTo(Math.sqrt(25 - (x - 4) ** 2) - 3, 12)]),
+    );
+  });
+
+  it('end at the end of the chord, whatever the step', () => {
+    expect(heights('3 m').map(([along]) => along)).toEqual([0, 3, 6, 8]);
+    expect(heights('9 m')).toEqual([
+      [0, 0],
+      [8, 0],
+    ]);
+    expect(ordinates(answer(), makeRational(0))).toEqual([]);
+  });
+
+  it('are exact where the arc is', () => {
+    const middle = ordinates(answer(), reckonLength('4 m'))[1];
+    expect(middle && readQuantity(middle.height, { ...DEFAULT_STYLE, length: 'm' }).text).toBe('2 m');
   });
 });
 

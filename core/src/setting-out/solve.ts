@@ -2,13 +2,16 @@ import { makeIssue, type Issue } from '../base/issue.ts';
 import { reckon, type ReckonOptions } from '../evaluate/reckon.ts';
 import { EMPTY_SCOPE } from '../evaluate/scope.ts';
 import { equalValue, signOfValue, valueToNumber, wholeValue } from '../number/value.ts';
-import { ANGLE, AREA, kindOf, LENGTH, PLAIN, SLOPE, type Dimension } from '../units/dimension.ts';
+import { DEFAULT_STYLE, isMetric } from '../reading/style.ts';
+import { ANGLE, AREA, kindOf, LENGTH, PLAIN, SLOPE, VOLUME, type Dimension } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
-import type { Answer, Field, FieldKind, Known, Rule, Solver, Sizes, Solved } from './solver.ts';
+import { rootText } from './root-search.ts';
+import type { Answer, Check, Field, FieldKind, Known, Otherwise, Rule, Solver, Sizes, Solved } from './solver.ts';
 
 const DIMENSIONS: Readonly<Record<FieldKind, readonly Dimension[]>> = {
   length: [LENGTH],
   area: [AREA],
+  volume: [VOLUME],
   angle: [ANGLE],
   pitch: [SLOPE, ANGLE, PLAIN],
   count: [PLAIN],
@@ -17,6 +20,7 @@ const DIMENSIONS: Readonly<Record<FieldKind, readonly Dimension[]>> = {
 const WANTED: Readonly<Record<FieldKind, string>> = {
   length: 'a length',
   area: 'an area',
+  volume: 'a volume',
   angle: 'an angle',
   pitch: 'a slope or an angle',
   count: 'a count',
@@ -49,18 +53,34 @@ export function solve(solver: Solver, givens: Givens, options: ReckonOptions = {
       continue;
     }
     // What follows from the rest may be given as well, where it agrees.
-    const follows = closure(solver, new Set(given.keys())).has(id) ? workOut(solver, given, options) : undefined;
+    const follows = closure(solver, new Set(given.keys()), 'firm').has(id)
+      ? workOut(solver, given, options)
+      : undefined;
     if (follows === undefined) given.set(id, read);
     else contradiction ??= contradicted(id, read, follows.worlds);
+  }
+  for (const field of solver.asks ?? []) {
+    const read =
+      field.otherwise &&
+      !given.has(field.id) &&
+      issues[field.id] === undefined &&
+      readGiven(field, otherwise(field.otherwise, options), options);
+    if (read && !('issue' in read)) given.set(field.id, { ...read, how: 'assumed' });
   }
   const wanted = wantedFor(solver, new Set(given.keys()));
   if (contradiction !== undefined) return { answers: [], issues, wanted: [], contradiction, impossible: undefined };
   const { worlds, impossible } = workOut(solver, given, options);
   const answers = worlds.map(({ title, known }): Answer => {
     const sizes: Sizes = Object.fromEntries([...known].map(([id, one]) => [id, sizeOf(one.quantity)]));
-    return { title, known: Object.fromEntries(known), figure: solver.draw(sizes) };
+    const breaks = notHeld(solver, known, undefined, options, true).map(({ code }) => makeIssue(code, NOWHERE, {}));
+    return { title, known: Object.fromEntries(known), breaks, figure: solver.draw(sizes) };
   });
   return { answers, issues, wanted, contradiction: undefined, impossible };
+}
+
+/** What a limit is where nobody says, in the units of the job. */
+function otherwise({ imperial, metric }: Otherwise, { style = DEFAULT_STYLE }: ReckonOptions): string {
+  return isMetric(style.length) ? metric : imperial;
 }
 
 /** All that can stand in a formula. */
@@ -82,18 +102,24 @@ function readGiven(field: Field, entry: string, options: ReckonOptions): Known |
     const fixes = units.map((unit) => ({ label: `${entry.trim()}${unit}`, entry: `${entry.trim()}${unit}` }));
     return { issue: makeIssue('shape.kind', span, { field: field.title, kind, wanted: WANTED[field.kind] }, fixes) };
   }
-  if (signOfValue(quantity.value) <= 0) return { issue: makeIssue('shape.nothing', span, { field: field.title }) };
+  if (isTooLittle(field, quantity)) return { issue: makeIssue('shape.nothing', span, { field: field.title }) };
   if (field.kind === 'count' && wholeValue(quantity.value) === undefined)
     return { issue: makeIssue('shape.whole', span, { field: field.title }) };
   return { quantity, entry: entry.trim(), how: 'given' };
 }
 
+function isTooLittle({ orNothing }: Field, { value }: Quantity): boolean {
+  const sign = signOfValue(value);
+  return orNothing === true ? sign < 0 : sign <= 0;
+}
+
 /** The fields that follow from others, by the rules alone. */
-function closure(solver: Solver, start: ReadonlySet<string>): ReadonlySet<string> {
+function closure(solver: Solver, start: ReadonlySet<string>, which: 'all' | 'firm' = 'all'): ReadonlySet<string> {
   const reached = new Set(start);
   for (let before = -1; before !== reached.size;) {
     before = reached.size;
-    for (const { gives, from } of solver.rules) if (from.every((id) => reached.has(id))) reached.add(gives);
+    for (const { gives, from, ifOpen } of solver.rules)
+      if (from.every((id) => reached.has(id)) && (which === 'all' || ifOpen !== true)) reached.add(gives);
   }
   return reached;
 }
@@ -146,7 +172,8 @@ function workOut(solver: Solver, given: ReadonlyMap<string, Known>, options: Rec
 /** The rule to go on with: one with a single answer before one with two. */
 function firstStep(solver: Solver, { known }: World): Rule | undefined {
   const ready = solver.rules.filter(({ gives, from }) => !known.has(gives) && from.every((id) => known.has(id)));
-  return ready.find(({ entry }) => typeof entry === 'string') ?? ready[0];
+  const firm = ready.filter(({ ifOpen }) => ifOpen !== true);
+  return firm.find((rule) => 'entry' in rule && typeof rule.entry === 'string') ?? firm[0] ?? ready[0];
 }
 
 function apply(
@@ -155,19 +182,48 @@ function apply(
   world: World,
   options: ReckonOptions,
 ): readonly (World | { readonly refused: Issue })[] {
-  const forms = typeof rule.entry === 'string' ? [{ title: world.title, entry: rule.entry }] : rule.entry;
-  return forms.map(({ title, entry }) => {
-    const { outcome, issue } = reckonOver(entry, solver, world.known, options);
-    const place = { start: 0, end: entry.length };
-    if (outcome?.kind !== 'quantity') return { refused: issue ?? makeIssue('shape.none', place, {}) };
-    const { quantity } = outcome;
-    if (signOfValue(quantity.value) <= 0) {
-      const field = solver.fields.find(({ id }) => id === rule.gives);
-      return { refused: makeIssue('shape.nothing', place, { field: field?.title ?? rule.gives }) };
-    }
-    const known = new Map(world.known).set(rule.gives, { quantity, entry: written(entry, world.known), how: 'found' });
+  return answersOf(solver, rule, world, options).map((found) => {
+    if ('refused' in found) return found;
+    const { title, quantity, entry } = found;
+    const field = fieldsOf(solver).find(({ id }) => id === rule.gives);
+    if (field && isTooLittle(field, quantity))
+      return { refused: makeIssue('shape.nothing', NOWHERE, { field: field.title }) };
+    const known = new Map(world.known).set(rule.gives, { quantity, entry, how: 'found' });
     const refused = broken(solver, known, rule.gives, options);
     return refused === undefined ? { title, known } : { refused };
+  });
+}
+
+/** Nobody typed what is refused here. */
+const NOWHERE = { start: 0, end: 0 };
+
+interface Found {
+  readonly title: string;
+  readonly quantity: Quantity;
+  readonly entry: string;
+}
+
+function answersOf(
+  solver: Solver,
+  rule: Rule,
+  { title, known }: World,
+  options: ReckonOptions,
+): readonly (Found | { readonly refused: Issue })[] {
+  if ('search' in rule) {
+    const roots = rule.search((id) => (known.get(id) as Known).quantity.value);
+    if (roots.length === 0) return [{ refused: makeIssue(rule.none, NOWHERE, {}) }];
+    return roots.map(({ title: own, root }) => ({
+      title: own === '' ? title : own,
+      quantity: { value: root, dimension: rule.dimension },
+      entry: `${rootText(root)}${rule.unit}`,
+    }));
+  }
+  const forms = typeof rule.entry === 'string' ? [{ title, entry: rule.entry }] : rule.entry;
+  return forms.map((form) => {
+    const { outcome, issue } = reckonOver(form.entry, solver, known, options);
+    return outcome?.kind === 'quantity'
+      ? { title: form.title, quantity: outcome.quantity, entry: written(form.entry, known) }
+      : { refused: issue ?? makeIssue('shape.none', NOWHERE, {}) };
   });
 }
 
@@ -178,12 +234,24 @@ function broken(
   field: string | undefined,
   options: ReckonOptions,
 ): Issue | undefined {
-  const found = solver.checks.find(({ from, entry }) => {
-    if (!from.every((id) => known.has(id)) || (field !== undefined && !from.includes(field))) return false;
+  const [found] = notHeld(solver, known, field, options, false);
+  return found && makeIssue(found.code, NOWHERE, {});
+}
+
+/** @param isLimit whether limits are looked at, which a shape may break, or what no shape can be without */
+function notHeld(
+  solver: Solver,
+  known: ReadonlyMap<string, Known>,
+  field: string | undefined,
+  options: ReckonOptions,
+  isLimit: boolean,
+): readonly Check[] {
+  return solver.checks.filter(({ from, entry, limit = false }) => {
+    if (limit !== isLimit || !from.every((id) => known.has(id))) return false;
+    if (field !== undefined && !from.includes(field)) return false;
     const { outcome } = reckonOver(entry, solver, known, options);
     return outcome?.kind !== 'answer' || !outcome.yes;
   });
-  return found && makeIssue(found.code, { start: 0, end: found.entry.length }, {});
 }
 
 const FIELD = /\{(\w+)(?:\.(ratio|angle))?\}/g;

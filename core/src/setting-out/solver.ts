@@ -1,9 +1,18 @@
 import type { Issue, IssueCode, IssueFields } from '../base/issue.ts';
+import type { Approximation } from '../number/approximation.ts';
+import type { Value } from '../number/value.ts';
+import type { Dimension } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
 import type { Figure } from './figure.ts';
 
 /** What may be given in a field. A pitch is a slope, an angle, or the plain number that rise over run is. */
-export type FieldKind = 'length' | 'area' | 'angle' | 'pitch' | 'count' | 'number';
+export type FieldKind = 'length' | 'area' | 'volume' | 'angle' | 'pitch' | 'count' | 'number';
+
+/** An entry for a job in feet and inches, and one for a metric job. */
+export interface Otherwise {
+  readonly imperial: string;
+  readonly metric: string;
+}
 
 /** One size of a shape. */
 export interface Field {
@@ -12,8 +21,12 @@ export interface Field {
   readonly kind: FieldKind;
   /** It can be given; without it the field is an answer alone. */
   readonly given: boolean;
+  /** It may be nothing: a waste, a build-up that is not there. Below nothing is no size. */
+  readonly orNothing?: true;
   /** An answer that there is only where more than the shape itself was given. */
   readonly besides?: true;
+  /** What holds where it is left empty: a limit that the user may have another opinion on. */
+  readonly otherwise?: Otherwise;
   /** How its answer is read where not as the job reads: `slope`, `degrees`. */
   readonly reads?: 'slope' | 'degrees';
 }
@@ -25,11 +38,31 @@ export interface Field {
  *
  * More than one entry: each is an answer of its own, told apart by its title (the flat arc and the large one).
  */
-export interface Rule {
+export interface Formula {
   readonly gives: string;
   readonly from: readonly string[];
+  /** Followed only where nothing else gives the field: a count out of a limit. */
+  readonly ifOpen?: true;
   readonly entry: string | readonly { readonly title: string; readonly entry: string }[];
 }
+
+/** What no formula gives: looked for, and found as an approximation. Each root is an answer of its own. */
+export interface Search {
+  readonly gives: string;
+  readonly from: readonly string[];
+  readonly ifOpen?: never;
+  /** In SI base units, of whole numbers and lengths as they are known. */
+  readonly search: (
+    known: (field: string) => Value,
+  ) => readonly { readonly title: string; readonly root: Approximation }[];
+  /** What is told where nothing is found. */
+  readonly none: CheckCode;
+  readonly dimension: Dimension;
+  /** What a number in an entry has to carry to be this: ` rad`. */
+  readonly unit: string;
+}
+
+export type Rule = Formula | Search;
 
 /** Issues that are told without anything of what was given. */
 type CheckCode = {
@@ -41,6 +74,8 @@ export interface Check {
   readonly from: readonly string[];
   readonly entry: string;
   readonly code: CheckCode;
+  /** A limit: a shape that breaks it is one still, and says so. */
+  readonly limit?: true;
 }
 
 /** A shape of the trade: its sizes, and how each follows from others. */
@@ -66,13 +101,16 @@ export interface Known {
   readonly quantity: Quantity;
   /** The entry that it comes from: as it was typed, or a formula over what was typed. */
   readonly entry: string;
-  readonly how: 'given' | 'found';
+  /** `assumed`: a limit that nobody gave. */
+  readonly how: 'given' | 'found' | 'assumed';
 }
 
 /** One way the shape can be; where there are two, each has a title. */
 export interface Answer {
   readonly title: string;
   readonly known: Readonly<Record<string, Known | undefined>>;
+  /** The limits that it does not keep to. */
+  readonly breaks: readonly Issue[];
   readonly figure: Figure | undefined;
 }
 

@@ -36,7 +36,7 @@ export function evenSpacing(ends: Ends): Solver {
     ],
     asks: [{ id: 'largest', title: 'Gap at most', kind: 'length', given: true }],
     rules: [
-      { gives: 'count', from: ['length', 'width', 'largest'], entry: most },
+      { gives: 'count', from: ['length', 'width', 'largest'], entry: most, ifOpen: true },
       { gives: 'gap', from: ['length', 'width', 'count'], entry: `({length} - {count} * {width}) / ${gaps}` },
       { gives: 'centres', from: ['width', 'gap'], entry: '{width} + {gap}' },
       { gives: 'gap', from: ['centres', 'width'], entry: '{centres} - {width}' },
@@ -53,7 +53,7 @@ export function evenSpacing(ends: Ends): Solver {
       { from: ['length', 'width', 'count'], entry: '{count} * {width} < {length}', code: 'spacing.room' },
       { from: ['count'], entry: ends === 'members' ? '{count} >= 2' : '{count} >= 1', code: 'spacing.count' },
       { from: ['count'], entry: 'mod({count}; 1) == 0', code: 'spacing.whole' },
-      { from: ['gap', 'largest'], entry: '{gap} <= {largest}', code: 'spacing.gap' },
+      { from: ['gap', 'largest'], entry: '{gap} <= {largest}', code: 'spacing.gap', limit: true },
     ],
     draw: ({ length, width, count, gap }) => {
       if (length === undefined || width === undefined || count === undefined || gap === undefined) return undefined;

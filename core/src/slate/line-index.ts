@@ -33,11 +33,16 @@ export class LineIndex {
     return this.#usersOfMark.get(name.toLowerCase()) ?? [];
   }
 
-  /** The line with the highest number, which is the one that landed last. */
-  lastLanded(hidden: string | undefined): LineNode | undefined {
+  /**
+   * The line that landed last: the one that landed here, as long as it is there, or else the one with the highest number.
+   * @param here id of the line that landed last on this device
+   */
+  lastLanded(hidden: string | undefined, here: string | undefined): LineNode | undefined {
     let last: LineNode | undefined;
-    for (const node of this.order)
+    for (const node of this.order) {
+      if (node.line.id === here && here !== hidden) return node;
       if (node.line.id !== hidden && (last === undefined || node.line.number > last.line.number)) last = node;
+    }
     return last;
   }
 

@@ -219,7 +219,7 @@ export class Slate {
   }
 
   /**
-   * What an entry may refer to. `last` is the line that landed last: the highest number.
+   * What an entry may refer to. `last` is the line that landed last, on this device where one did.
    * @param hidden id of a line being edited: it sees the others, never itself
    */
   scope(hidden?: string): Scope {
@@ -236,14 +236,19 @@ export class Slate {
           .run(from, to)
           ?.filter((node) => node.line.id !== hidden)
           .map((node) => this.#resolve(node)),
-      last: () => shown(this.#index.lastLanded(hidden)),
+      last: () => shown(this.#index.lastLanded(hidden, this.#landedHere)),
       names: () => [...this.#index.marks.values()].map((mark) => mark.name),
     };
   }
 
-  /** Number of the line that landed last, if there is one. */
-  lastNumber(): number | undefined {
-    return this.#index.lastLanded(undefined)?.line.number;
+  /** The line that landed last, if there is one. */
+  lastLine(): SlateLine | undefined {
+    return this.#index.lastLanded(undefined, this.#landedHere)?.line;
+  }
+
+  /** `last` is this line as long as it is there, whatever lands from other devices meanwhile. */
+  goOnFrom(id: string | undefined): void {
+    this.#landedHere = id;
   }
 
   #makeNode(line: SlateLine): LineNode {
@@ -429,6 +434,8 @@ export class Slate {
   }
 
   /** Made once: every line of the slate is worked out in it. A line on the slate has no `last`: that was bound when it landed. */
+  /** Id of the line that landed last on this device. */
+  #landedHere: string | undefined;
   readonly #ownScope: Scope = { ...this.scope(), last: () => undefined };
 }
 

@@ -2,7 +2,6 @@ import { computed, ref, shallowRef, watch, type Ref } from 'vue';
 import { isMetric, reckon, repeatedStep, wholeTimes, type Reckoned } from '@sprell/core';
 import { changedStyle, type ReadingChange } from '../job/job-reading.ts';
 import { useJobStore } from '../job/job.store.ts';
-import type { WorkedRow } from '../job/slate-row.ts';
 import { withReading } from './reading/reading-change.ts';
 import { usedBy, type Used } from './used.ts';
 
@@ -19,12 +18,11 @@ export function useReckoning(entry: Ref<string>) {
   const metric = computed(() => isMetric(store.style.length));
 
   const workedRows = computed(() => store.rows.filter((row) => row.kind === 'worked'));
-  const lastRow = computed(() =>
-    workedRows.value.reduce<WorkedRow | undefined>(
-      (last, row) => (last === undefined || row.line.number > last.line.number ? row : last),
-      undefined,
-    ),
-  );
+  const lastRow = computed(() => {
+    const rows = workedRows.value;
+    const last = store.lastLine()?.id;
+    return rows.find((row) => row.line.id === last);
+  });
   const hasLast = computed(() => lastRow.value?.worked.result.ok === true);
 
   const reckoned = computed(() => {

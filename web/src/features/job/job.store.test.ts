@@ -107,6 +107,25 @@ describe('the open job', () => {
     expect(server.sent.at(-1)).toMatchObject({ kind: 'line.edit', base: 50 });
   });
 
+  it('goes on from what landed here, whatever another device put on the slate meanwhile', async () => {
+    const store = await openStore();
+    store.land(`4'`);
+    await settled();
+    const mine = store.rows[0]?.line as LineWire;
+    const id = '01900000-0000-7000-8000-00000000aaaa';
+    server.lines.set(id, { ...mine, id, number: 9, source: `3'`, position: 'a5', revision: 50 });
+    await store.start();
+    await settled();
+    expect(readings(store)).toEqual(['4′', '3′']);
+    store.land('* 2');
+    expect(readings(store).at(-1)).toBe('8′');
+    store.undo();
+    store.undo();
+    // Where that is gone, the last that there is.
+    store.land('* 2');
+    expect(readings(store)).toEqual(['3′', '6′']);
+  });
+
   it('shows both where a step is taken back and the line was changed elsewhere since', async () => {
     const before = await openStore();
     before.land(`5'`);

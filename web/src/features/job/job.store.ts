@@ -71,6 +71,8 @@ export const useJobStore = defineStore('job', () => {
   const pendingChange = new Map<string, string>();
   let undoStack = new UndoStack('none');
   let nextNumber = 1;
+  /** What landed from here is what the next entry goes on from, whatever others put on the slate meanwhile. */
+  let landedHere: string | undefined;
 
   function show({ head, lines: loaded, scales, waiting, conflicts: kept }: LocalJob): void {
     const isSame = job.value?.id === head.id;
@@ -79,7 +81,9 @@ export const useJobStore = defineStore('job', () => {
     remember('job', head.id);
     nextNumber = Math.max(head.nextNumber, ...loaded.map(({ number }) => (number ?? 0) + 1));
     lines = new Map(loaded.map((line) => [line.id, line]));
+    if (!isSame) landedHere = undefined;
     keeper = new SlateKeeper(style.value, showChanged);
+    keeper.slate.goOnFrom(landedHere);
     pendingChange.clear();
     for (const change of waiting) pendingChange.set(changeSubject(change), change.id);
     if (!isSame) undoStack = new UndoStack(head.id);
@@ -265,12 +269,14 @@ export const useJobStore = defineStore('job', () => {
   }
 
   function putOn(entry: string, beforeId: string | undefined): LineWire {
-    const lastNumber = keeper.slate.lastNumber();
+    const lastNumber = keeper.slate.lastLine()?.number;
     const { label, source } = splitLabel(lastNumber === undefined ? entry : bindLast(entry, lastNumber, style.value));
     // `rail = rail / 2` means the rail as it was before.
     const made = parse(source, style.value).entry?.assignment?.name;
     const landing = made === undefined ? source : withoutItself(made, source);
     const line = newLine({ kind: 'worked', number: nextNumber, source: stored(landing), label }, beforeId);
+    landedHere = line.id;
+    keeper.slate.goOnFrom(landedHere);
     place(line);
     const { position, note } = line;
     const number = nextNumber - 1;
@@ -390,6 +396,7 @@ export const useJobStore = defineStore('job', () => {
     conflicts,
     keepState,
     undoSays,
+    lastLine: () => keeper.slate.lastLine(),
     renumbered,
     start: () => sync.start(),
     open: (jobId: string) => sync.open(jobId),

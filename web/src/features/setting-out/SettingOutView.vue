@@ -3,6 +3,7 @@
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, watch } from 'vue';
 import {
   describeIssue,
+  isMetric,
   nameFromLabel,
   readQuantity,
   slateEntry,
@@ -15,6 +16,7 @@ import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
 import ScreenHead from '../bench/ScreenHead.vue';
 import { useJobStore } from '../job/job.store.ts';
+import ArcOrdinates from './ArcOrdinates.vue';
 import AtHand from './AtHand.vue';
 import FigurePicture from './FigurePicture.vue';
 import ShapeField from './ShapeField.vue';
@@ -44,7 +46,11 @@ const fields = computed(() => {
   const isThere = ({ id, besides }: Field) => besides !== true || answer.value?.known[id] !== undefined;
   return [...all.filter((field) => field.given), ...all.filter((field) => !field.given && isThere(field))];
 });
-const hint = (field: string) => SAMPLES[solver.value.id]?.find(([id]) => id === field)?.[1];
+/** What holds where a field is left empty; before anything is given, what could be. */
+function hint({ id, otherwise }: Field): string | undefined {
+  if (otherwise) return isMetric(store.style.length) ? otherwise.metric : otherwise.imperial;
+  return givens.value.length === 0 ? SAMPLES[solver.value.id]?.find(([field]) => field === id)?.[1] : undefined;
+}
 const isFound = (field: Field) => answer.value?.known[field.id]?.how === 'found';
 
 /** Goes to a field: by a touch on its size in the picture. */
@@ -104,7 +110,7 @@ const contradiction = computed(() => {
           :key="field.id"
           :field
           :text="given(field.id)"
-          :placeholder="givens.length === 0 ? hint(field.id) : undefined"
+          :placeholder="hint(field)"
           :issue="solved.issues[field.id]"
           :found="read(field)"
           :is-found="isFound(field)"
@@ -132,6 +138,9 @@ const contradiction = computed(() => {
         </p>
         <p v-else-if="solved.impossible" class="says problem" role="status">{{ describeIssue(solved.impossible) }}</p>
         <p v-else-if="wanted" class="says" role="status" data-test="wanted">{{ wanted }}</p>
+        <ul v-if="answer && answer.breaks.length > 0" class="says problem" role="status" data-test="breaks">
+          <li v-for="one in answer.breaks" :key="one.code">{{ describeIssue(one) }}</li>
+        </ul>
         <FigurePicture
           v-if="answer?.figure"
           class="figure"
@@ -143,6 +152,7 @@ const contradiction = computed(() => {
         />
         <div v-else class="figure" />
         <AtHand @use="use" />
+        <ArcOrdinates v-if="solver.id === 'arc' && answer?.figure" class="marks" :answer />
         <SpacingMarks v-if="ends && answer?.figure" class="marks" :answer :ends />
       </div>
     </div>
@@ -201,6 +211,10 @@ h2 {
 }
 .problem {
   background: var(--pencil-wash);
+}
+ul.says {
+  display: block;
+  padding-left: 32px;
 }
 .answers {
   display: flex;

@@ -6,7 +6,7 @@ import { PICTURES } from './samples.ts';
 
 defineProps<{ chosen: string }>();
 
-const [WIDTH, HEIGHT] = [92, 52];
+const [WIDTH, HEIGHT] = [68, 44];
 const cards = SOLVERS.map(({ id, title }) => {
   const figure = PICTURES[id];
   return { id, title, lines: figure ? layOut(figure, WIDTH, HEIGHT, { bare: true }).lines : [] };
@@ -35,26 +35,25 @@ const cards = SOLVERS.map(({ id, title }) => {
 <style scoped>
 .shapes {
   display: flex;
-  gap: 8px;
-  padding: 10px 16px;
-  overflow-x: auto;
+  flex-wrap: wrap;
+  gap: 6px;
+  padding: 8px 16px;
   border-bottom: 1px solid var(--groove);
 }
 .card {
   display: flex;
   flex: 0 0 auto;
-  flex-direction: column;
   align-items: center;
-  gap: 4px;
-  width: 128px;
-  padding: 8px 6px;
+  gap: 8px;
+  width: 202px;
+  min-height: 54px;
+  padding: 4px 8px;
   border: 1px solid var(--groove);
   border-radius: 3px;
   background: var(--board);
   color: var(--ink);
   font-size: 15px;
   line-height: 1.15;
-  text-align: center;
   text-decoration: none;
 }
 .card.chosen {
@@ -75,5 +74,14 @@ path {
 }
 .dashed {
   stroke-dasharray: 3 3;
+}
+svg {
+  flex: 0 0 auto;
+}
+@media (max-width: 820px) {
+  .shapes {
+    flex-wrap: nowrap;
+    overflow-x: auto;
+  }
 }
 </style>

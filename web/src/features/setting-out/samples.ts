@@ -25,6 +25,21 @@ export const SAMPLES: Readonly<Record<string, Givens>> = {
     ['flats', `12'`],
     ['plate', `1'`],
   ],
+  slab: [
+    ['length', `8'`],
+    ['width', `5'`],
+    ['depth', `1'`],
+  ],
+  holes: [
+    ['diameter', `1'`],
+    ['depth', `3'`],
+    ['count', '3'],
+  ],
+  steps: [
+    ['total', `4'`],
+    ['count', '6'],
+    ['going', `10"`],
+  ],
   'spacing-gaps': [
     ['length', `40"`],
     ['width', `2"`],
