@@ -57,12 +57,25 @@ describe('setting out', () => {
     expect(bench.errors).toEqual([]);
   });
 
+  it('checks steps against limits that are the user’s own', async () => {
+    const bench = await settingOut('steps');
+    await give(bench, 'total', `9' 1"`);
+    await give(bench, 'going', '9"');
+    await reads(bench, 'count', '15');
+    await bench.says('[data-test=breaks] li', 'The going is shorter than you allow; give the flight more length.');
+    await give(bench, 'shallowest', '9"');
+    await bench.page.waitForSelector('[data-test=breaks]', { hidden: true });
+    expect(bench.errors).toEqual([]);
+  });
+
   it('fits a phone, the drawing in view while fields are written', async () => {
     const bench = await settingOut('arc', PHONE);
     await give(bench, 'chord', `8'`);
     await give(bench, 'radius', `5'`);
     await bench.page.waitForSelector('.answers');
     await reads(bench, 'rise', '2′');
+    await bench.fill('[data-test=ordinate-spacing] input', `2'`);
+    await bench.says('[data-test=ordinates] li:nth-child(3) .size', '2′');
     expect(await bench.overflow()).toBe(0);
     expect(await bench.complaints()).toEqual([]);
     const top = await bench.page.$eval('.figure', (figure) => figure.getBoundingClientRect().top);

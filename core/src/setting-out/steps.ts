@@ -1,4 +1,4 @@
-import { angle, path, size, type Point } from './figure.ts';
+import { path, size, type Point } from './figure.ts';
 import type { Solver } from './solver.ts';
 
 /** More would be no stair in one flight that anybody draws. */
@@ -25,7 +25,7 @@ export const STEPS: Solver = {
     { id: 'pitch', title: 'Slope', kind: 'pitch', given: false, reads: 'slope' },
     { id: 'slope', title: 'Angle', kind: 'angle', given: false, reads: 'degrees' },
     { id: 'line', title: 'Along the nosings', kind: 'length', given: false },
-    { id: 'pace', title: 'Two rises and a going', kind: 'length', given: false },
+    { id: 'pace', title: 'Pace: two rises, a going', kind: 'length', given: false },
     { id: 'bottom', title: 'Bottom riser, less the tread', kind: 'length', given: false, besides: true },
   ],
   asks: [
@@ -49,14 +49,14 @@ export const STEPS: Solver = {
     },
     {
       id: 'longest',
-      title: 'Two rises and a going, at most',
+      title: 'Pace at most',
       kind: 'length',
       given: true,
       otherwise: { imperial: '26"', metric: '660 mm' },
     },
     {
       id: 'shortest',
-      title: 'Two rises and a going, at least',
+      title: 'Pace at least',
       kind: 'length',
       given: true,
       otherwise: { imperial: '23"', metric: '580 mm' },
@@ -86,8 +86,8 @@ export const STEPS: Solver = {
     { from: ['pace', 'longest'], entry: '{pace} <= {longest}', code: 'steps.long', limit: true },
     { from: ['pace', 'shortest'], entry: '{pace} >= {shortest}', code: 'steps.short', limit: true },
   ],
-  draw: ({ count, rise, going, slope }) => {
-    if (count === undefined || rise === undefined || going === undefined || slope === undefined) return undefined;
+  draw: ({ count, rise, going }) => {
+    if (count === undefined || rise === undefined || going === undefined) return undefined;
     const steps = Math.min(count, MOST_DRAWN);
     const outline: Point[] = [{ x: 0, y: 0 }];
     for (let n = 0; n < steps; n += 1) {
@@ -106,9 +106,9 @@ export const STEPS: Solver = {
         path([first, last], { weight: 'dashed', field: 'line' }),
         size({ x: 0, y: 0 }, { x: last.x, y: 0 }, -1, 'run'),
         size({ x: end.x, y: 0 }, end, -1, 'total'),
-        size({ x: 0, y: rise }, { x: going, y: rise }, 1, 'going'),
+        size({ x: 0, y: 0 }, { x: going, y: 0 }, -2, 'going'),
         size({ x: -going, y: 0 }, { x: -going, y: rise }, 0, 'rise'),
-        angle(first, 0, slope, 'slope'),
+        size(first, last, 1, 'line'),
       ],
     };
   },
