@@ -36,7 +36,8 @@ import { positionAt } from './position-at.ts';
 import { useSlateEdits } from './slate-edits.ts';
 import { SlateKeeper } from './slate-keeper.ts';
 import { isWorked, nameOf, splitLabel, withLabel, wordsOf, type SlateRow, type WorkedRow } from './slate-row.ts';
-import { changedSince, UndoStack, type Inverse, type LineContent } from './undo-stack.ts';
+import { useStepsBack } from './steps-back.ts';
+import type { Inverse, LineContent } from './undo-stack.ts';
 
 /** The open job: its lines, their results, and every change to them. */
 export const useJobStore = defineStore('job', () => {
@@ -45,7 +46,6 @@ export const useJobStore = defineStore('job', () => {
   const rows = shallowRef<readonly SlateRow[]>([]);
   const failure = ref<string>();
   const conflicts = shallowRef<readonly Conflict[]>([]);
-  const undoSays = ref<string>();
   /** Lines of this device that got another number, since one of another device had it: was, is. */
   const renumbered = ref<readonly (readonly [number, number])[]>([]);
   /** Ids of lines whose result changed with the last change. */
@@ -65,11 +65,20 @@ export const useJobStore = defineStore('job', () => {
     },
   );
 
+  const { undoSays, openSteps, pushUndo, undo, showBoth, resolveConflict } = useStepsBack({
+    conflicts,
+    failure,
+    jobId: () => job.value?.id,
+    lines: () => lines,
+    scales: () => drawn.inner,
+    toConflict,
+    write,
+    setDeleted,
+  });
   let keeper = new SlateKeeper(DEFAULT_STYLE, () => undefined);
   let lines = new Map<string, LineWire>();
   /** The change of ours that a line's stored state comes from, while its revision is not known yet. */
   const pendingChange = new Map<string, string>();
-  let undoStack = new UndoStack('none');
   let nextNumber = 1;
   /** What landed from here is what the next entry goes on from, whatever others put on the slate meanwhile. */
   let landedHere: string | undefined;
@@ -86,8 +95,7 @@ export const useJobStore = defineStore('job', () => {
     keeper.slate.goOnFrom(landedHere);
     pendingChange.clear();
     for (const change of waiting) pendingChange.set(changeSubject(change), change.id);
-    if (!isSame) undoStack = new UndoStack(head.id);
-    undoSays.value = undoStack.top()?.says;
+    if (!isSame) openSteps(head.id);
     conflicts.value = kept.map(toConflict);
     changed.value = new Set();
     keeper.load(
@@ -185,8 +193,7 @@ export const useJobStore = defineStore('job', () => {
     if (made.head) job.value = made.head;
     if (made.scale) drawn.inner.put(made.scale);
     if (result.status === 'scale.conflict') failure.value = changedElsewhere(drawn.inner.titleOf(result.scale));
-    if (made.conflict)
-      conflicts.value = [...conflicts.value.filter(({ line }) => line.id !== subject), toConflict(made.conflict)];
+    if (made.conflict) showBoth(made.conflict);
     if (made.line === undefined) return;
     if (before && isWorked(before) && before.number !== made.line.number)
       renumbered.value = [...renumbered.value, [before.number, made.line.number as number]];
@@ -235,17 +242,6 @@ export const useJobStore = defineStore('job', () => {
     const base = baseOf(line);
     place({ ...line, deleted });
     send({ id: uuidv7(), kind: deleted ? 'line.delete' : 'line.restore', lineId: line.id, base });
-  }
-
-  /** What undoing compares: a place on the slate may be another by now, and a number is the server's. */
-  function saidNow(id: string): string | undefined {
-    const line = lines.get(id);
-    return line ? JSON.stringify([line.deleted, line.source, line.label, line.note]) : drawn.inner.saidNow(id);
-  }
-
-  function pushUndo(step: Inverse): void {
-    undoStack.push(step, saidNow);
-    undoSays.value = step.says;
   }
 
   /**
@@ -308,44 +304,6 @@ export const useJobStore = defineStore('job', () => {
       deleted: false,
       ...content,
     };
-  }
-
-  /** Takes the last step of this device back; what others changed since is not lost for it, but shown beside. */
-  function undo(): void {
-    const done = undoStack.pop();
-    undoSays.value = undoStack.top()?.says;
-    if (done) takeBack(done.step, changedSince(done, saidNow));
-  }
-
-  function takeBack(step: Inverse, elsewhere: ReadonlySet<string>): void {
-    if (step.kind === 'many') {
-      for (const one of step.steps) takeBack(one, elsewhere);
-      return;
-    }
-    if ('scaleId' in step) {
-      const left = drawn.inner.takeScaleBack(step, elsewhere.has(step.scaleId));
-      if (left !== undefined) failure.value = changedElsewhere(left);
-      return;
-    }
-    const line = lines.get(step.lineId);
-    if (line === undefined) return;
-    if (step.kind !== 'restore' && elsewhere.has(line.id)) {
-      const mine = step.kind === 'write' ? { ...line, ...step.content, deleted: false } : undefined;
-      const kept: KeptConflict = { lineId: line.id, jobId: job.value?.id ?? '', mine, theirs: line };
-      conflicts.value = [...conflicts.value.filter((one) => one.line.id !== line.id), toConflict(kept)];
-      void localStore().then((local) => local.keepConflict(kept));
-    } else if (step.kind === 'write') write(line, step.content);
-    else setDeleted(line, step.kind === 'delete');
-  }
-
-  /** Settles a conflict: with one's own words, or by leaving the line as it is now. */
-  function resolveConflict(conflict: Conflict, keep: 'mine' | 'theirs'): void {
-    conflicts.value = conflicts.value.filter((one) => one !== conflict);
-    void localStore().then((local) => local.dropConflict(conflict.line.id));
-    const line = lines.get(conflict.line.id);
-    if (keep === 'theirs' || !line) return;
-    if (line.deleted !== (conflict.mine === undefined)) setDeleted(line, conflict.mine === undefined);
-    if (conflict.mine) write(lines.get(line.id) as LineWire, conflict.mine);
   }
 
   /** What an entry may refer to; while a line is edited it does not see itself. */

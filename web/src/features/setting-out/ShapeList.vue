@@ -1,10 +1,19 @@
 <script setup lang="ts">
 /** The shapes that can be set out, to be chosen by their pictures. */
+import { onMounted, ref, watch } from 'vue';
 import { SOLVERS } from '@sprell/core';
 import { layOut } from './figure-layout.ts';
 import { PICTURES } from './samples.ts';
 
-defineProps<{ chosen: string }>();
+const props = defineProps<{ chosen: string }>();
+
+const list = ref<HTMLElement>();
+/** On a phone they stand in one row, which is longer than the screen. */
+function showChosen(): void {
+  list.value?.querySelector('.chosen')?.scrollIntoView({ block: 'nearest', inline: 'center' });
+}
+onMounted(showChosen);
+watch(() => props.chosen, showChosen, { flush: 'post' });
 
 const [WIDTH, HEIGHT] = [68, 44];
 const cards = SOLVERS.map(({ id, title }) => {
@@ -14,7 +23,7 @@ const cards = SOLVERS.map(({ id, title }) => {
 </script>
 
 <template>
-  <nav class="shapes" aria-label="What to set out">
+  <nav ref="list" class="shapes" aria-label="What to set out">
     <RouterLink
       v-for="card in cards"
       :key="card.id"
