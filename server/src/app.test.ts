@@ -28,7 +28,10 @@ describe('the log', () => {
     await browser.post('/api/account/guest').send({}).expect(200);
     await own.database.pool.query('alter table change rename to gone');
     const reading = { length: 'mm', finest: 16, metricStep: '1', rounding: 'nearest', fractions: 'lowest' };
-    const changes = [{ id: uuidv7(), kind: 'job.add', title: 'Nobody but us', reading }, aLine(1, { source: '4711' })];
+    const changes = [
+      { id: uuidv7(), kind: 'job.add', title: 'Nobody but us', reading },
+      aLine(1, { source: '4711', note: '08123 57P01' }),
+    ];
     const answer = await browser.post(`/api/jobs/${uuidv7()}/changes`).send({ changes }).expect(500);
     expect(answer.body).toMatchObject({ code: 'server.failed' });
     expect(logged).toContain('relation \\"change\\" does not exist');

@@ -20,13 +20,15 @@ const BODY_ERRORS: Readonly<Record<string, ProblemError>> = {
   'charset.unsupported': new ProblemError('request.not_json', 'The body is in a character set that is not read here.'),
 };
 
-/** Errors by which PostgreSQL or its driver says that the database is away. */
-const AWAY =
-  /ECONNREFUSED|ECONNRESET|EPIPE|57P0[123]|08[0-9A-Z]{3}|timeout exceeded when trying to connect|Connection terminated/;
+/** Codes and words by which PostgreSQL or its driver says that the database is away. */
+const AWAY_CODES = /^(ECONNREFUSED|ECONNRESET|EPIPE|57P0[123]|08[0-9A-Z]{3})$/;
+const AWAY_WORDS = /ECONNREFUSED|timeout exceeded when trying to connect|Connection terminated/;
 
 function isAway(error: unknown): boolean {
   for (let cause: unknown = error; cause instanceof Error; cause = cause.cause) {
-    if (AWAY.test(`${(cause as { code?: string }).code ?? ''} ${cause.message}`)) return true;
+    if (AWAY_CODES.test((cause as { code?: string }).code ?? '')) return true;
+    // What a failed query was asked with stands in its message, and may hold any words.
+    if (!(cause instanceof DrizzleQueryError) && AWAY_WORDS.test(cause.message)) return true;
   }
   return false;
 }
