@@ -106,7 +106,7 @@ export const STEPS: Solver = {
         path([first, last], { weight: 'dashed', field: 'line' }),
         size({ x: 0, y: 0 }, { x: last.x, y: 0 }, -1, 'run'),
         size({ x: end.x, y: 0 }, end, -1, 'total'),
-        size({ x: 0, y: 0 }, { x: going, y: 0 }, -2, 'going'),
+        size(last, end, 1, 'going'),
         size({ x: -going, y: 0 }, { x: -going, y: rise }, 0, 'rise'),
         size(first, last, 1, 'line'),
       ],
