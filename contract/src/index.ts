@@ -7,6 +7,22 @@ export { positionWire } from './wire/position.ts';
 export { lineWire, type LineKind, type LineWire } from './wire/line.ts';
 export { readingWire, type ReadingWire } from './wire/reading.ts';
 export { type ScaleWire } from './wire/scale.ts';
+export { type SetOutWire } from './wire/set-out.ts';
+export {
+  asThingResult,
+  THING_KINDS,
+  THING_LISTS,
+  thingChange,
+  thingResult,
+  thingStep,
+  type KeptThing,
+  type ThingChange,
+  type ThingContent,
+  type ThingKind,
+  type ThingStep,
+  type ThingWire,
+  type ThingWires,
+} from './wire/thing.ts';
 export {
   changeWire,
   changeResultWire,
@@ -14,6 +30,7 @@ export {
   type ChangeResult,
   type LineChange,
   type ScaleChange,
+  type SetOutChange,
 } from './wire/change.ts';
 export {
   jobEvents,

@@ -67,6 +67,7 @@ export type { Answer, Field, Known, Solved, Solver } from './setting-out/solver.
 export type { Figure, FigurePart, Point } from './setting-out/figure.ts';
 export { ordinates, type Ordinate } from './setting-out/ordinates.ts';
 export { driftOf, type Drift } from './setting-out/drift.ts';
+export { jackLengths, type Jack } from './setting-out/jacks.ts';
 export { runningMarks, type Edge, type Ends, type RunningMark } from './setting-out/spacing.ts';
 export type { LineResult, SlateLine } from './slate/node.ts';
 export { bindLast } from './slate/bind-last.ts';

@@ -5,6 +5,7 @@ import { changeResultWire, changeWire } from '../wire/change.ts';
 import { lineWire, revisionWire } from '../wire/line.ts';
 import { readingWire } from '../wire/reading.ts';
 import { scaleWire } from '../wire/scale.ts';
+import { setOutWire } from '../wire/set-out.ts';
 
 export const roleWire = z.enum(['own', 'edit', 'read']);
 export type Role = z.infer<typeof roleWire>;
@@ -28,6 +29,7 @@ export const jobWire = z.object({
   nextNumber: z.int(),
   lines: z.array(lineWire),
   scales: z.array(scaleWire),
+  setOuts: z.array(setOutWire),
 });
 export type JobWire = z.infer<typeof jobWire>;
 
@@ -44,7 +46,7 @@ export const listJobs = defineEndpoint({
   response: z.array(jobSummaryWire),
 });
 
-/** One job with its lines and scales; deleted ones come marked, since entries may still name them. */
+/** One job with its lines, scales and setting-outs; deleted ones come marked, since entries may still name them. */
 export const openJob = defineEndpoint({
   method: 'get',
   access: 'account',
@@ -54,7 +56,7 @@ export const openJob = defineEndpoint({
   response: jobWire,
 });
 
-/** What changed in a job after a revision: its lines and scales alone. */
+/** What changed in a job after a revision: its lines, scales and setting-outs alone. */
 export const jobSince = defineEndpoint({
   method: 'get',
   access: 'account',

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { problemWire, PROBLEMS } from '../problem.ts';
 import { changeResultWire, changeWire, type Change } from './change.ts';
 import { lineWire } from './line.ts';
+import { asThingResult, thingChange, thingResult, thingStep } from './thing.ts';
 
 const ID = '01900000-0000-7000-8000-000000000001';
 const add: Change = {
@@ -28,6 +29,9 @@ const edit: Change = {
 const scale = { kind: 'sizes', paper: '1/4"', site: `1'`, name: null };
 const addScale = { id: ID, kind: 'scale.add', scaleId: ID, scale };
 
+const setOut = { name: 'Gable', shape: 'right-triangle', answer: '', fields: ['rise', 'run'], entries: ["5'", 'run'] };
+const addSetOut = { id: ID, kind: 'setout.add', setOutId: ID, setOut };
+
 const reading = {
   id: ID,
   kind: 'job.reading',
@@ -51,6 +55,11 @@ describe('a change on the wire', () => {
     ['a scale written anew', { id: ID, kind: 'scale.edit', scaleId: ID, base: 2, scale: { ...scale, name: 'Plan' } }],
     ['a scale taken off', { id: ID, kind: 'scale.delete', scaleId: ID, base: ID }],
     ['a scale brought back', { id: ID, kind: 'scale.restore', scaleId: ID, base: 3 }],
+    ['a setting-out', addSetOut],
+    ['a setting-out with nothing in it', { ...addSetOut, setOut: { ...setOut, fields: [], entries: [] } }],
+    ['a setting-out written anew', { id: ID, kind: 'setout.edit', setOutId: ID, base: 2, setOut }],
+    ['a setting-out taken off', { id: ID, kind: 'setout.delete', setOutId: ID, base: ID }],
+    ['a setting-out brought back', { id: ID, kind: 'setout.restore', setOutId: ID, base: 3 }],
     ['a note of several lines', { ...add, note: 'one\ntwo\tthree' }],
   ])('is taken: %s', (_, change) => {
     expect(changeWire.safeParse(change).success).toBe(true);
@@ -82,6 +91,13 @@ describe('a change on the wire', () => {
     ['a scale of two lines', { ...addScale, scale: { ...scale, paper: '1\n2' } }],
     ['a scale with an empty name', { ...addScale, scale: { ...scale, name: '' } }],
     ['a scale and a line', { ...addScale, lineId: ID }],
+    ['a setting-out without a name', { ...addSetOut, setOut: { ...setOut, name: ' ' } }],
+    ['a shape that is no word', { ...addSetOut, setOut: { ...setOut, shape: 'Arc; drop' } }],
+    ['more fields than entries', { ...addSetOut, setOut: { ...setOut, entries: ["5'"] } }],
+    ['one field twice', { ...addSetOut, setOut: { ...setOut, fields: ['rise', 'rise'] } }],
+    ['a field that is no name', { ...addSetOut, setOut: { ...setOut, fields: ['rise', 'a b'] } }],
+    ['an entry of two lines', { ...addSetOut, setOut: { ...setOut, entries: ['5', '6\n7'] } }],
+    ['a setting-out and a scale', { ...addSetOut, scaleId: ID }],
     ['a long note', { ...add, note: 'x'.repeat(2001) }],
   ])('is refused: %s', (_, change) => {
     expect(changeWire.safeParse(change).success).toBe(false);
@@ -114,6 +130,9 @@ describe('what comes back', () => {
     expect(lineWire.parse({ ...line, kind: 'note', number: null, note: 'x' })).toMatchObject({ kind: 'note' });
     const { reading: reads } = reading;
     expect(changeResultWire.parse({ id: ID, status: 'reads', reading: reads })).toMatchObject({ reading: reads });
+    const shape = { id: ID, ...setOut, revision: 4, deleted: false };
+    for (const status of ['setout', 'setout.conflict'])
+      expect(changeResultWire.parse({ id: ID, status, setOut: shape })).toMatchObject({ setOut: shape });
     const held = { id: ID, ...scale, revision: 4, deleted: false };
     for (const status of ['scale', 'scale.conflict'])
       expect(changeResultWire.parse({ id: ID, status, scale: held })).toMatchObject({ scale: held });
@@ -125,5 +144,34 @@ describe('what comes back', () => {
       expect(status).toBeGreaterThanOrEqual(400);
     }
     expect(problemWire.safeParse({ code: 'odd', message: 'm', requestId: 'r' }).success).toBe(false);
+  });
+});
+
+describe('a thing that is kept whole', () => {
+  it.each([
+    ['a scale', addScale, { kind: 'scale', id: ID, step: 'add', base: undefined, content: scale }],
+    ['a setting-out', addSetOut, { kind: 'setout', id: ID, step: 'add', base: undefined, content: setOut }],
+    [
+      'one taken off',
+      { id: ID, kind: 'setout.delete', setOutId: ID, base: 2 },
+      { kind: 'setout', id: ID, step: 'delete', base: 2, content: undefined },
+    ],
+  ])('is told from a change and told as one: %s', (_, change, step) => {
+    expect(thingStep(changeWire.parse(change))).toEqual(step);
+    expect(thingChange(ID, step as never)).toEqual(change);
+  });
+
+  it('is nothing that a change of a line or of the job speaks of', () => {
+    expect([thingStep(add), thingStep(reading as Change)]).toEqual([undefined, undefined]);
+    expect(thingResult({ id: ID, status: 'refused', code: 'scale.not_found' })).toBeUndefined();
+  });
+
+  it('comes back as it is, done or in conflict', () => {
+    const thing = { id: ID, ...setOut, revision: 4, deleted: false };
+    for (const isConflict of [true, false]) {
+      const result = asThingResult(ID, { kind: 'setout', thing }, isConflict);
+      expect(changeResultWire.parse(result)).toEqual(result);
+      expect(thingResult(result)).toEqual({ kind: 'setout', thing, isConflict });
+    }
   });
 });

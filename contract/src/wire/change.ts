@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { positionWire } from './position.ts';
 import { readingWire } from './reading.ts';
 import { scaleContent, scaleWire } from './scale.ts';
+import { setOutSaid, setOutWire } from './set-out.ts';
 import { isOneLine, labelWire, lineKindWire, lineWire, noteWire, revisionWire, sourceWire } from './line.ts';
 
 /** Every change and everything made has a client-made id, UUID version 7: it can be made with no signal and sent twice. */
@@ -51,6 +52,11 @@ export const changeWire = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ id: idWire, kind: z.literal('scale.delete'), scaleId: idWire, base: baseWire }),
   z.strictObject({ id: idWire, kind: z.literal('scale.restore'), scaleId: idWire, base: baseWire }),
+  /** A shape set out and given a name; the same one written anew, taken off, or brought back. */
+  z.strictObject({ id: idWire, kind: z.literal('setout.add'), setOutId: idWire, setOut: setOutSaid }),
+  z.strictObject({ id: idWire, kind: z.literal('setout.edit'), setOutId: idWire, base: baseWire, setOut: setOutSaid }),
+  z.strictObject({ id: idWire, kind: z.literal('setout.delete'), setOutId: idWire, base: baseWire }),
+  z.strictObject({ id: idWire, kind: z.literal('setout.restore'), setOutId: idWire, base: baseWire }),
   /** The job itself, as the first change that is made to it. */
   z.strictObject({ id: idWire, kind: z.literal('job.add'), title: titleWire, reading: readingWire }),
   /** How the job reads from now on. It changes no value, so it has no base: the later choice holds. */
@@ -61,6 +67,8 @@ export type Change = z.infer<typeof changeWire>;
 export type LineChange = Extract<Change, { lineId: string }>;
 /** A change of one drawing scale. */
 export type ScaleChange = Extract<Change, { scaleId: string }>;
+/** A change of one setting-out. */
+export type SetOutChange = Extract<Change, { setOutId: string }>;
 
 /** What became of one change. */
 export const changeResultWire = z.discriminatedUnion('status', [
@@ -73,11 +81,22 @@ export const changeResultWire = z.discriminatedUnion('status', [
   /** The scale as it is now: done, or changed since `base`, so that nothing was done. */
   z.object({ id: z.uuid(), status: z.literal('scale'), scale: scaleWire }),
   z.object({ id: z.uuid(), status: z.literal('scale.conflict'), scale: scaleWire }),
+  /** And the setting-out as it is now. */
+  z.object({ id: z.uuid(), status: z.literal('setout'), setOut: setOutWire }),
+  z.object({ id: z.uuid(), status: z.literal('setout.conflict'), setOut: setOutWire }),
   /** Not possible: an id that is taken or unknown, or an id of a change sent before with other contents. */
   z.object({
     id: z.uuid(),
     status: z.literal('refused'),
-    code: z.enum(['change.id_reused', 'line.id_unusable', 'line.not_found', 'scale.id_unusable', 'scale.not_found']),
+    code: z.enum([
+      'change.id_reused',
+      'line.id_unusable',
+      'line.not_found',
+      'scale.id_unusable',
+      'scale.not_found',
+      'setout.id_unusable',
+      'setout.not_found',
+    ]),
   }),
 ]);
 export type ChangeResult = z.infer<typeof changeResultWire>;

@@ -73,7 +73,22 @@ export interface IssueFields {
   'triangle.diagonal': object;
   'triangle.sides': object;
   'triangle.angles': object;
+  'square.diagonal': object;
+  'square.to_left': object;
+  'square.to_right': object;
+  'square.sides': object;
+  'rafter.length': object;
+  'rafter.ridge': object;
+  'rafter.corner': object;
+  'rafter.stand': object;
+  'rafter.notch': object;
+  'jacks.first': object;
+  'ellipse.axes': object;
+  'ellipse.pins': object;
+  'ellipse.string': object;
   'spacing.room': object;
+  'spacing.ends': object;
+  'spacing.centres': object;
   'spacing.count': object;
   'spacing.whole': object;
   'spacing.gap': object;
@@ -92,6 +107,9 @@ export interface IssueFields {
   'steps.shallow': object;
   'steps.long': object;
   'steps.short': object;
+  'steps.slope': object;
+  'wall.openings': object;
+  'footing.top': object;
   'rod.too_long': { readonly limit: string; readonly sheets: string };
 }
 

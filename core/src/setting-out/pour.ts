@@ -1,4 +1,4 @@
-import { path, size, type FigurePart, type Point } from './figure.ts';
+import { path, size, type Figure, type FigurePart, type Point } from './figure.ts';
 import type { Field, Rule, Solver } from './solver.ts';
 
 /** What is poured, with something over for waste, and in bags of what the user says one makes. */
@@ -23,13 +23,27 @@ const ORDERED: readonly Rule[] = [
   { gives: 'bags', from: ['order', 'yield'], entry: 'up({order} / {yield}; 1)' },
 ];
 
+/** Foot and top, twice each, and both mixed: the three sections of the prismatoid, six times their mean. */
+const SIX_SECTIONS =
+  '(2 * {footLength} * {footWidth} + 2 * {topLength} * {topWidth} + {footLength} * {topWidth} + {topLength} * {footWidth})';
+
+/** So many alike; one where nobody says. */
+const COUNT: Field = {
+  id: 'count',
+  title: 'How many alike',
+  kind: 'count',
+  given: true,
+  otherwise: { imperial: '1', metric: '1' },
+};
+
 /**
- * A slab, a wall or a strip: length, width and depth make a volume, and any three of the four give the last, so that it
+ * A slab, a strip or pads: length, width and depth make a volume, and any three of the four give the last, so that it
  * says as well how far a volume goes. Source: Euclid, Elements XI.32 (solids of one height are as their bases).
  */
 export const SLAB: Solver = {
   id: 'slab',
-  title: 'Pour: slab, wall or strip',
+  title: 'Pour: slab, strip or pads',
+  short: 'Slab, strip, pads',
   source: 'Length, width and depth multiplied (Euclid, Elements XI.32).',
   fields: [
     { id: 'length', title: 'Length', kind: 'length', given: true },
@@ -37,44 +51,173 @@ export const SLAB: Solver = {
     { id: 'depth', title: 'Depth', kind: 'length', given: true },
     ...POURED,
   ],
-  asks: ASKED,
+  asks: [COUNT, ...ASKED],
   rules: [
-    { gives: 'volume', from: ['length', 'width', 'depth'], entry: '{length} * {width} * {depth}' },
-    { gives: 'length', from: ['volume', 'width', 'depth'], entry: '{volume} / ({width} * {depth})' },
-    { gives: 'width', from: ['volume', 'length', 'depth'], entry: '{volume} / ({length} * {depth})' },
-    { gives: 'depth', from: ['volume', 'length', 'width'], entry: '{volume} / ({length} * {width})' },
+    { gives: 'volume', from: ['length', 'width', 'depth', 'count'], entry: '{length} * {width} * {depth} * {count}' },
+    { gives: 'length', from: ['volume', 'width', 'depth', 'count'], entry: '{volume} / ({width} * {depth} * {count})' },
+    {
+      gives: 'width',
+      from: ['volume', 'length', 'depth', 'count'],
+      entry: '{volume} / ({length} * {depth} * {count})',
+    },
+    {
+      gives: 'depth',
+      from: ['volume', 'length', 'width', 'count'],
+      entry: '{volume} / ({length} * {width} * {count})',
+    },
     ...ORDERED,
   ],
   checks: [],
-  draw: ({ length, width, depth }) => {
-    if (length === undefined || width === undefined || depth === undefined) return undefined;
-    // Seen from one side and from above: what goes back is drawn at half its size, slanting.
-    const back = { x: width * 0.35, y: width * 0.35 };
-    const shifted = ({ x, y }: Point): Point => ({ x: x + back.x, y: y + back.y });
-    const front = [
-      { x: 0, y: 0 },
-      { x: length, y: 0 },
-      { x: length, y: depth },
-      { x: 0, y: depth },
-    ] as const;
-    const [, right, corner, left] = front;
+  draw: ({ length, width, depth }) =>
+    length && width && depth ? drawBlock(length, depth, width, ['length', 'depth', 'width']) : undefined,
+};
+
+/** A wall, less its openings. Source: Euclid, Elements XI.32. */
+export const WALL: Solver = {
+  id: 'wall',
+  title: 'Pour: wall with openings',
+  short: 'Wall, openings',
+  source: 'Length times height, less the openings, times the thickness (Euclid, Elements XI.32).',
+  fields: [
+    { id: 'length', title: 'Length', kind: 'length', given: true },
+    { id: 'height', title: 'Height', kind: 'length', given: true },
+    { id: 'thick', title: 'Thickness', kind: 'length', given: true },
+    { id: 'face', title: 'Face, less the openings', kind: 'area', given: false },
+    ...POURED,
+  ],
+  asks: [
+    {
+      id: 'openings',
+      title: 'Openings, all together',
+      kind: 'area',
+      orNothing: true,
+      given: true,
+      otherwise: { imperial: '0 sq ft', metric: '0 m2' },
+    },
+    ...ASKED,
+  ],
+  rules: [
+    { gives: 'face', from: ['length', 'height', 'openings'], entry: '{length} * {height} - {openings}' },
+    { gives: 'volume', from: ['face', 'thick'], entry: '{face} * {thick}' },
+    { gives: 'face', from: ['volume', 'thick'], entry: '{volume} / {thick}' },
+    { gives: 'thick', from: ['volume', 'face'], entry: '{volume} / {face}' },
+    { gives: 'length', from: ['face', 'height', 'openings'], entry: '({face} + {openings}) / {height}' },
+    { gives: 'height', from: ['face', 'length', 'openings'], entry: '({face} + {openings}) / {length}' },
+    ...ORDERED,
+  ],
+  checks: [
+    { from: ['length', 'height', 'openings'], entry: '{openings} < {length} * {height}', code: 'wall.openings' },
+  ],
+  draw: ({ length, height, thick, openings = 0 }) => {
+    if (length === undefined || height === undefined || thick === undefined) return undefined;
+    const { parts } = drawBlock(length, height, thick, ['length', 'height', 'thick']);
+    if (openings <= 0) return { parts };
+    // All of the openings as one of the wall's own shape, in its middle.
+    const share = Math.sqrt(openings / (length * height));
+    const [x, y] = [(length * (1 - share)) / 2, (height * (1 - share)) / 2];
+    const corners = [point(x, y), point(length - x, y), point(length - x, height - y), point(x, height - y)];
+    return { parts: [...parts, path(corners, { closed: true, weight: 'dashed', field: 'openings' })] };
+  },
+};
+
+/**
+ * A footing that tapers from its foot to its top, each a rectangle over the middle of the other. Source: the prismatoid,
+ * height / 6 × (foot + top + four times the section halfway), here height / 6 × (2 l w + 2 L W + l W + L w) (Heron, Metrica
+ * II.8).
+ */
+export const FOOTING: Solver = {
+  id: 'footing',
+  title: 'Pour: tapered footing',
+  short: 'Tapered footing',
+  source: 'Foot, top and the section halfway (the prismatoid; Heron, Metrica II.8).',
+  fields: [
+    { id: 'footLength', title: 'Foot, length', kind: 'length', given: true },
+    { id: 'footWidth', title: 'Foot, width', kind: 'length', given: true },
+    { id: 'topLength', title: 'Top, length', kind: 'length', given: true },
+    { id: 'topWidth', title: 'Top, width', kind: 'length', given: true },
+    { id: 'height', title: 'Height', kind: 'length', given: true },
+    ...POURED,
+  ],
+  asks: [COUNT, ...ASKED],
+  rules: [
+    {
+      gives: 'volume',
+      from: ['footLength', 'footWidth', 'topLength', 'topWidth', 'height', 'count'],
+      entry: `{count} * {height} / 6 * ${SIX_SECTIONS}`,
+    },
+    {
+      gives: 'height',
+      from: ['footLength', 'footWidth', 'topLength', 'topWidth', 'volume', 'count'],
+      entry: `6 * {volume} / ({count} * ${SIX_SECTIONS})`,
+    },
+    ...ORDERED,
+  ],
+  checks: [
+    { from: ['footLength', 'topLength'], entry: '{topLength} <= {footLength}', code: 'footing.top' },
+    { from: ['footWidth', 'topWidth'], entry: '{topWidth} <= {footWidth}', code: 'footing.top' },
+  ],
+  draw: ({ footLength, footWidth, topLength, topWidth, height }) => {
+    if (!footLength || !footWidth || !topLength || !topWidth || !height) return undefined;
+    const corners = (length: number, width: number, y: number) =>
+      [
+        [-1, -1],
+        [1, -1],
+        [1, 1],
+        [-1, 1],
+      ].map(([along = 0, back = 0]) =>
+        slanted((along * length) / 2, y, ((back + 1) * width) / 2 + (footWidth - width) / 2),
+      );
+    const foot = corners(footLength, footWidth, 0) as unknown as Corners;
+    const top = corners(topLength, topWidth, height) as unknown as Corners;
     return {
       parts: [
-        path(front, { closed: true }),
-        path([left, shifted(left), shifted(corner), corner], { field: 'width' }),
-        path([shifted(corner), shifted(right), right], {}),
-        size(front[0], right, -1, 'length'),
-        size(front[0], left, 1, 'depth'),
-        size(right, shifted(right), -1, 'width'),
+        path([foot[0], foot[1], foot[2]], {}),
+        path(top, { closed: true }),
+        ...([0, 1, 2] as const).map((at) => path([foot[at], top[at]])),
+        path([foot[2], foot[3], foot[0]], { weight: 'dashed' }),
+        path([foot[3], top[3]], { weight: 'dashed' }),
+        size(foot[0], foot[1], -1, 'footLength'),
+        size(foot[1], foot[2], -1, 'footWidth'),
+        size(top[3], top[2], 1, 'topLength'),
+        size(top[1], top[2], -1, 'topWidth'),
+        size(point(foot[0].x, 0), point(foot[0].x, height), 1, 'height'),
       ],
     };
   },
 };
 
+type Corners = readonly [Point, Point, Point, Point];
+
+/** What goes back is drawn at a third of its size, slanting. */
+const slanted = (x: number, y: number, back: number): Point => ({ x: x + back * 0.35, y: y + back * 0.35 });
+
+/** A block, seen from the front and from above. @param fields what its length, its height and its way back are called */
+function drawBlock(
+  length: number,
+  height: number,
+  back: number,
+  [ofLength, ofHeight, ofBack]: readonly [string, string, string],
+): Figure {
+  const shifted = ({ x, y }: Point) => slanted(x, y, back);
+  const front = [point(0, 0), point(length, 0), point(length, height), point(0, height)] as const;
+  const [left, right, corner, top] = front;
+  return {
+    parts: [
+      path(front, { closed: true }),
+      path([top, shifted(top), shifted(corner), corner], { field: ofBack }),
+      path([shifted(corner), shifted(right), right], {}),
+      size(left, right, -1, ofLength),
+      size(left, top, 1, ofHeight),
+      size(right, shifted(right), -1, ofBack),
+    ],
+  };
+}
+
 /** Round holes, filled: any of the sizes from the rest. Source: Euclid, Elements XII.11 (cylinders are as their bases). */
 export const HOLES: Solver = {
   id: 'holes',
   title: 'Pour: round holes',
+  short: 'Round holes',
   source: 'The circle times the depth (Euclid, Elements XII.11).',
   fields: [
     { id: 'diameter', title: 'Diameter', kind: 'length', given: true },

@@ -12,6 +12,7 @@ import { SOLVERS } from './solvers.ts';
 import { solve, type Givens } from './solve.ts';
 import type { Quantity } from '../units/quantity.ts';
 import { driftOf } from './drift.ts';
+import { aroundEllipse } from './ellipse.ts';
 import { ordinates } from './ordinates.ts';
 import { runningMarks } from './spacing.ts';
 
@@ -98,6 +99,60 @@ const GOLDEN: readonly (readonly [
     { length: `20'`, width: `12'`, depth: '4"', yield: '0.6 cu ft', waste: '10%' },
     [{ volume: '80 cu ft', order: '88 cu ft', bags: '147' }],
   ],
+  ['slab', { length: `2'`, width: `2'`, depth: `1'`, count: '8' }, [{ volume: '32 cu ft' }]],
+  [
+    'wall',
+    { length: `20'`, height: `9'`, thick: '8"', openings: "2 * 3' * 5'" },
+    [{ face: '150 sq ft', volume: '100 cu ft' }],
+  ],
+  ['wall', { volume: '6 m3', height: '2 m', thick: '300 mm' }, [{ length: '32′ 9 11⁄16″' }]],
+  // A frustum of a pyramid, 6 and 3 along its squares, 4 high: 4/3 (36 + 9 + 18) = 84.
+  [
+    'footing',
+    { footLength: `6'`, footWidth: `6'`, topLength: `3'`, topWidth: `3'`, height: `4'`, waste: '0%' },
+    [{ volume: '84 cu ft', order: '84 cu ft' }],
+  ],
+  // Two wedges and a block, by their parts: 2 × 1 × 1 + 2 × ½ × 1 × 1 × 1 = 3.
+  [
+    'footing',
+    { footLength: '4 m', footWidth: '1 m', topLength: '2 m', topWidth: '1 m', volume: '3 m3' },
+    [{ height: '3′ 3 3⁄8″' }],
+  ],
+  // The classic 3, 4, 5 frame, and one that is 1″ out along its top: both diagonals by coordinates.
+  [
+    'square-check',
+    { length: `8'`, width: `6'`, rising: `10'`, falling: `10'` },
+    [{ both: '10′', apart: '0″', push: '0″', corner: '90°' }],
+  ],
+  [
+    'square-check',
+    { length: '96"', width: 'sqrt(72^2 + 1) * 1"', rising: 'hyp(97"; 72")', falling: 'hyp(95"; 72")' },
+    [{ apart: '1 5⁄8″', push: '1″' }],
+  ],
+  // Axes of 10 and 8: pins 6 apart, string 16; around it 28.361667…; of 4 and 2: 9.688448…
+  [
+    'ellipse',
+    { long: '10 m', short: '8 m' },
+    [{ pins: '19′ 8 1⁄4″', string: '52′ 5 15⁄16″', end: '6′ 6 3⁄4″', around: '≈ 93′ 5⁄8″' }],
+  ],
+  ['ellipse', { string: `16'`, short: `8'` }, [{ long: '10′', pins: '6′', area: '62.832 sq ft' }]],
+  ['ellipse', { long: `10'`, string: `16'` }, [{ short: '8′' }]],
+  [
+    'spacing-centres',
+    { length: `20'`, width: '1 1/2"', centres: '16"' },
+    [{ count: '15', ends: '7 1⁄4″', gap: '1′ 2 1⁄2″' }],
+  ],
+  [
+    'spacing-centres',
+    { length: '3 m', width: '50 mm', ends: '100 mm', largest: '400 mm' },
+    [{ count: '8', centres: '1′ 3 7⁄16″' }],
+  ],
+  // 8′ 6″ in 15 rises of 6.8″, goings of 10.2″: 1 in 1.5. Floor 12″ and headroom 80″ over it: 138″ back.
+  [
+    'steps',
+    { total: `8' 6"`, count: '15', going: '10.2"', floor: `1'`, headroom: `6' 8"` },
+    [{ opening: '11′ 6″', string: '15′ 3 7⁄8″' }],
+  ],
   ['slab', { volume: '2 m3', width: '400 mm', depth: '0.25 m' }, [{ length: '65′ 7 3⁄8″' }]],
   ['holes', { diameter: `1'`, depth: `4'`, count: '6', waste: '0%' }, [{ volume: '18.8496 cu ft' }]],
   // 9′ 1″ in 15 risers: 109/15 inches.
@@ -172,6 +227,20 @@ describe('a shape', () => {
     ['steps', { total: `8'`, rise: '7"' }, 'steps.whole'],
     ['steps', { total: `8'`, tread: '8"' }, 'steps.tread'],
     ['spacing-members', { length: `1'`, width: '2"', count: '1' }, 'spacing.count'],
+    ['spacing-centres', { length: `1'`, width: '2"', centres: '3"', ends: '1"' }, 'spacing.ends'],
+    ['spacing-centres', { length: `1'`, width: '4"', centres: '3"' }, 'spacing.centres'],
+    ['square-check', { length: `1'`, width: `1'`, rising: `2'`, falling: `1'` }, 'square.diagonal'],
+    ['square-check', { length: `4'`, width: `1'`, rising: `4.9'`, falling: `2'` }, 'square.diagonal'],
+    ['rafter', { rise: `5'`, length: `4'` }, 'rafter.length'],
+    ['rafter', { run: `1'`, pitch: '1:1', ridge: `2'` }, 'rafter.ridge'],
+    ['hip', { run: `9'`, pitch: '1:1', corner: '180°' }, 'rafter.corner'],
+    ['hip', { run: `9'`, pitch: '1:1', depth: '4"', stand: '9"' }, 'rafter.stand'],
+    ['jacks', { run: `9'`, pitch: '1:1', centres: `2'`, first: '1"', thick: '3"' }, 'jacks.first'],
+    ['ellipse', { long: `4'`, short: `5'` }, 'ellipse.axes'],
+    ['ellipse', { long: `4'`, pins: `5'` }, 'ellipse.pins'],
+    ['ellipse', { long: `4'`, string: `9'` }, 'ellipse.string'],
+    ['wall', { length: `4'`, height: `4'`, openings: '20 sq ft' }, 'wall.openings'],
+    ['footing', { footLength: `1'`, topLength: `2'` }, 'footing.top'],
   ])('%s of %j is none, in a sentence', (id, given, code) => {
     const { impossible, answers } = solved(id, given);
     expect([impossible?.code, answers]).toEqual([code, []]);
@@ -199,12 +268,34 @@ describe('a shape', () => {
       'steps.steep',
       'steps.shallow',
       'steps.long',
+      'steps.slope',
     ]);
     expect(
-      breaks('steps', { total: `9'`, count: '12', going: '9"', steepest: '10"', shallowest: '8"', longest: '30"' }),
+      breaks('steps', {
+        total: `9'`,
+        count: '12',
+        going: '9"',
+        steepest: '10"',
+        shallowest: '8"',
+        longest: '30"',
+        steepestSlope: '45°',
+      }),
     ).toEqual([]);
     expect(breaks('steps', { total: `9'`, going: '14"' })).toEqual(['steps.long']);
     expect(breaks('steps', { total: `9'`, count: '20', going: '10"' })).toEqual(['steps.short']);
+    expect(breaks('steps', { total: `9'`, going: '10"', steepestSlope: '30°' })).toEqual(['steps.slope']);
+    const frame = { length: `8'`, width: `6'`, falling: `10'` };
+    expect(breaks('square-check', { ...frame, rising: `10' 1/8"` })).toEqual([]);
+    expect(breaks('square-check', { ...frame, rising: `10' 3/16"` })).toEqual(['square.to_left']);
+    expect(breaks('square-check', { ...frame, rising: `9' 11 3/4"` })).toEqual(['square.to_right']);
+    expect(breaks('square-check', { ...frame, rising: `9' 11 3/4"`, tolerance: '1/4"' })).toEqual([]);
+    expect(breaks('square-check', { ...frame, falling: `9' 11"`, rising: `9' 11"` })).toEqual(['square.sides']);
+    const keeps = (given: Readonly<Record<string, string>>) => solved('square-check', given).answers[0]?.keeps;
+    expect([keeps({ ...frame, rising: `10'` }), keeps({ ...frame, rising: `11'` }), keeps(frame)]).toEqual([
+      true,
+      false,
+      false,
+    ]);
   });
 
   it('offers units for a plain number', () => {
@@ -251,7 +342,22 @@ describe('a shape', () => {
     );
     fc.assert(
       fc.property(
-        fc.constantFrom('right-triangle', 'triangle', 'arc', 'circle', 'ring', 'polygon', 'slab', 'holes'),
+        fc.constantFrom(
+          'right-triangle',
+          'triangle',
+          'arc',
+          'circle',
+          'ring',
+          'polygon',
+          'slab',
+          'holes',
+          'ellipse',
+          'rafter',
+          'hip',
+          'wall',
+          'footing',
+          'square-check',
+        ),
         sides,
         (id, [one, other, third]) => {
           const given: Readonly<Record<string, Readonly<Record<string, string>>>> = {
@@ -262,13 +368,36 @@ describe('a shape', () => {
             slab: { length: `${one} mm`, width: `${other} mm`, depth: `${third} mm` },
             holes: { diameter: `${one} mm`, depth: `${other} mm`, count: String(1 + (third % 9)) },
             ring: { inner: `${one} mm`, width: `${other} mm` },
+            ellipse: { short: `${one} mm`, pins: `${other} mm` },
+            rafter: { run: `${one} mm`, rise: `${other} mm`, overhang: `${third} mm` },
+            hip: { run: `${one} mm`, rise: `${other} mm`, corner: `${third}°` },
+            wall: { length: `${one} mm`, height: `${other} mm`, thick: `${third} mm` },
+            footing: {
+              footLength: `${one + third} mm`,
+              footWidth: `${other + third} mm`,
+              topLength: `${one} mm`,
+              topWidth: `${other} mm`,
+              height: `${third} mm`,
+            },
+            'square-check': {
+              length: `${one} mm`,
+              width: `${other} mm`,
+              rising: `hyp(${one + 5} mm; ${other} mm)`,
+              falling: `hyp(${one - 5} mm; ${other} mm)`,
+            },
             polygon: { sides: String(3 + (third % 30)), side: `${one} mm` },
           };
           const { answers } = solved(id, given[id] ?? {});
           const sizes = answers[0]?.known ?? {};
-          const wanted = solve(shape(id), []).wanted;
+          const asked = Object.entries(given[id] ?? {}).filter(([field]) =>
+            shape(id).asks?.some((ask) => ask.id === field),
+          );
+          const wanted = solve(shape(id), asked).wanted;
           for (const set of wanted) {
-            const again: Givens = set.map((field) => [field, asEntry(sizes[field]?.quantity as never)]);
+            const again: Givens = [
+              ...asked,
+              ...set.map((field) => [field, asEntry(sizes[field]?.quantity as never)] as const),
+            ];
             const found = solve(shape(id), again);
             expect(
               found.answers.some(({ known }) => isLike(known, sizes)),
@@ -305,6 +434,33 @@ function isLike(known: Answer['known'], sizes: Answer['known']): boolean {
   });
 }
 
+describe('around an ellipse', () => {
+  it('is as the series of Gauss and Kummer has it, to the last digit of a double', () => {
+    for (const [long, short] of [
+      [10, 8],
+      [4, 2],
+      [3, 2.999],
+      [7, 1],
+    ] as const) {
+      const h = ((long - short) / (long + short)) ** 2;
+      let [sum, binomial] = [0, 1];
+      for (let n = 0; n < 400; n += 1) {
+        sum += binomial ** 2 * h ** n;
+        binomial *= (0.5 - n) / (n + 1);
+      }
+      const [one, other] = [long, short].map((axis) => makeRational(Math.round(axis * 1000), 1000));
+      const around = valueToNumber(aroundEllipse(one as never, other as never));
+      expect(around / ((Math.PI * (long + short) * sum) / 2)).toBeCloseTo(1, 14);
+    }
+  });
+
+  it('is twice the long axis where there is hardly a short one', () => {
+    const around = aroundEllipse(makeRational(1), makeRational(1, 10 ** 9));
+    expect(valueToNumber(around)).toBeCloseTo(2, 12);
+    expect(around.rad * 10n ** 15n).toBeLessThan(around.mid);
+  });
+});
+
 describe('running marks', () => {
   const of = (given: Readonly<Record<string, string>>, edge: 'near' | 'centre' | 'far') =>
     runningMarks(solved('spacing-gaps', given).answers[0] as Answer, 'gaps', edge, { ...DEFAULT_STYLE, finest: 8 });
@@ -339,6 +495,16 @@ describe('running marks', () => {
     ]);
     expect(drift[8]?.out).toBeCloseTo(9 * 0.05 * 0.0254, 12);
     expect(equalValue(marks[0]?.steppedOff.value as never, reckonLength('8.25"'))).toBe(true);
+  });
+
+  it('begin with what is left at fixed centres', () => {
+    const answer = solved('spacing-centres', { length: '100"', width: '2"', centres: '16"' }).answers[0] as Answer;
+    const marks = runningMarks(answer, 'rest', 'centre', DEFAULT_STYLE);
+    // Seven members from centre to centre are 96 long, and 98 over all: an inch is left at each end.
+    expect(marks.map(({ at }) => inches(at))).toEqual(
+      Array.from({ length: 7 }, (_, n) => expect.closeTo(2 + 16 * n, 9) as number),
+    );
+    expect(driftOf(marks, DEFAULT_STYLE).every(({ reading }) => reading === undefined)).toBe(true);
   });
 
   it('can be set back', () => {

@@ -73,7 +73,9 @@ export function solve(solver: Solver, givens: Givens, options: ReckonOptions = {
   const answers = worlds.map(({ title, known }): Answer => {
     const sizes: Sizes = Object.fromEntries([...known].map(([id, one]) => [id, sizeOf(one.quantity)]));
     const breaks = notHeld(solver, known, undefined, options, true).map(({ code }) => makeIssue(code, NOWHERE, {}));
-    return { title, known: Object.fromEntries(known), breaks, figure: solver.draw(sizes) };
+    const keeps =
+      breaks.length === 0 && solver.checks.some(({ limit, from }) => limit && from.every((id) => known.has(id)));
+    return { title, known: Object.fromEntries(known), breaks, keeps, figure: solver.draw(sizes) };
   });
   return { answers, issues, wanted, contradiction: undefined, impossible };
 }
@@ -124,7 +126,10 @@ function closure(solver: Solver, start: ReadonlySet<string>, which: 'all' | 'fir
   return reached;
 }
 
-/** Which fields would make the rest follow: one where one is enough, else two, else three. */
+/** Sets of more fields are looked for where there are few to choose from. */
+const [MOST_WANTED, MOST_OF_FEW, FEW] = [3, 6, 9];
+
+/** Which fields would make the rest follow: one where one is enough, else two, and so on. */
 function wantedFor(solver: Solver, given: ReadonlySet<string>): readonly (readonly string[])[] {
   const all = (ids: ReadonlySet<string>) => solver.fields.every(({ id, besides }) => besides === true || ids.has(id));
   const reached = closure(solver, given);
@@ -132,7 +137,8 @@ function wantedFor(solver: Solver, given: ReadonlySet<string>): readonly (readon
   const open = fieldsOf(solver)
     .filter((field) => field.given && !reached.has(field.id))
     .map(({ id }) => id);
-  for (let count = 1; count <= 3; count += 1) {
+  const most = open.length <= FEW ? MOST_OF_FEW : MOST_WANTED;
+  for (let count = 1; count <= most; count += 1) {
     const enough = choose(open, count).filter((more) => all(closure(solver, new Set([...given, ...more]))));
     if (enough.length > 0) return enough;
   }

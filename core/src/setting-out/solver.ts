@@ -82,6 +82,8 @@ export interface Check {
 export interface Solver {
   readonly id: string;
   readonly title: string;
+  /** The title beside its picture, where few words have room. */
+  readonly short?: string;
   readonly fields: readonly Field[];
   /** What can be given besides and is no size of the shape: a limit that others follow from. */
   readonly asks?: readonly Field[];
@@ -111,6 +113,8 @@ export interface Answer {
   readonly known: Readonly<Record<string, Known | undefined>>;
   /** The limits that it does not keep to. */
   readonly breaks: readonly Issue[];
+  /** There are limits that it keeps to. */
+  readonly keeps: boolean;
   readonly figure: Figure | undefined;
 }
 

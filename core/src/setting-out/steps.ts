@@ -1,4 +1,4 @@
-import { path, size, type Point } from './figure.ts';
+import { path, size, type FigurePart, type Point } from './figure.ts';
 import type { Solver } from './solver.ts';
 
 /** More would be no stair in one flight that anybody draws. */
@@ -25,14 +25,24 @@ export const STEPS: Solver = {
     { id: 'pitch', title: 'Slope', kind: 'pitch', given: false, reads: 'slope' },
     { id: 'slope', title: 'Angle', kind: 'angle', given: false, reads: 'degrees' },
     { id: 'line', title: 'Along the nosings', kind: 'length', given: false },
+    { id: 'string', title: 'String, floor to floor', kind: 'length', given: false },
     { id: 'pace', title: 'Pace: two rises, a going', kind: 'length', given: false },
     { id: 'bottom', title: 'Bottom riser, less the tread', kind: 'length', given: false, besides: true },
+    { id: 'opening', title: 'Opening above, from the top riser', kind: 'length', given: false, besides: true },
   ],
   asks: [
     { id: 'structure', title: 'Between the bare floors', kind: 'length', given: true },
     { id: 'above', title: 'Build-up above', kind: 'length', orNothing: true, given: true },
     { id: 'below', title: 'Build-up below', kind: 'length', orNothing: true, given: true },
     { id: 'tread', title: 'Thickness of a tread', kind: 'length', given: true },
+    { id: 'floor', title: 'Floor above, all of its thickness', kind: 'length', given: true },
+    {
+      id: 'headroom',
+      title: 'Headroom, plumb over the nosings',
+      kind: 'length',
+      given: true,
+      otherwise: { imperial: `6' 8"`, metric: '2 m' },
+    },
     {
       id: 'steepest',
       title: 'Rise at most',
@@ -61,6 +71,13 @@ export const STEPS: Solver = {
       given: true,
       otherwise: { imperial: '23"', metric: '580 mm' },
     },
+    {
+      id: 'steepestSlope',
+      title: 'Slope at most',
+      kind: 'angle',
+      given: true,
+      otherwise: { imperial: '42°', metric: '42°' },
+    },
   ],
   rules: [
     { gives: 'total', from: ['structure', 'above', 'below'], entry: '{structure} + {above} - {below}' },
@@ -74,6 +91,13 @@ export const STEPS: Solver = {
     { gives: 'pitch', from: ['rise', 'going'], entry: '{rise} / {going}' },
     { gives: 'slope', from: ['pitch'], entry: '{pitch.angle}' },
     { gives: 'line', from: ['rise', 'going', 'treads'], entry: '{treads} * hyp({rise}; {going})' },
+    { gives: 'string', from: ['rise', 'going', 'count'], entry: '{count} * hyp({rise}; {going})' },
+    // Plumb from the edge of the opening to the line of the nosings, which comes up to the floor above at the top riser.
+    {
+      gives: 'opening',
+      from: ['floor', 'headroom', 'rise', 'going'],
+      entry: '({floor} + {headroom}) * {going} / {rise}',
+    },
     { gives: 'pace', from: ['rise', 'going'], entry: '2 * {rise} + {going}' },
     { gives: 'bottom', from: ['rise', 'tread'], entry: '{rise} - {tread}' },
   ],
@@ -85,8 +109,9 @@ export const STEPS: Solver = {
     { from: ['going', 'shallowest'], entry: '{going} >= {shallowest}', code: 'steps.shallow', limit: true },
     { from: ['pace', 'longest'], entry: '{pace} <= {longest}', code: 'steps.long', limit: true },
     { from: ['pace', 'shortest'], entry: '{pace} >= {shortest}', code: 'steps.short', limit: true },
+    { from: ['slope', 'steepestSlope'], entry: '{slope} <= {steepestSlope}', code: 'steps.slope', limit: true },
   ],
-  draw: ({ count, rise, going }) => {
+  draw: ({ count, rise, going, floor, headroom, opening }) => {
     if (count === undefined || rise === undefined || going === undefined) return undefined;
     const steps = Math.min(count, MOST_DRAWN);
     const outline: Point[] = [{ x: 0, y: 0 }];
@@ -100,8 +125,23 @@ export const STEPS: Solver = {
       { x: (steps - 1) * going, y: top },
     ];
     const end = { x: steps * going, y: top };
+    const above: FigurePart[] = [];
+    if (floor !== undefined && headroom !== undefined && opening !== undefined) {
+      const edge = last.x - opening;
+      const under = { x: edge, y: top - floor };
+      const nosing = { x: edge, y: under.y - headroom };
+      const back = edge - Math.max(going, opening / 4);
+      above.push(
+        path([{ x: back, y: top }, { x: edge, y: top }, under, { x: back, y: under.y }], { field: 'floor' }),
+        path([under, nosing], { weight: 'dashed', field: 'headroom' }),
+        size(nosing, under, -1, 'headroom'),
+        size({ x: edge, y: top }, { x: last.x, y: top }, 2, 'opening'),
+        size({ x: back, y: under.y }, { x: back, y: top }, 1, 'floor'),
+      );
+    }
     return {
       parts: [
+        ...above,
         path([{ x: -going, y: 0 }, ...outline], { field: 'rise' }),
         path([first, last], { weight: 'dashed', field: 'line' }),
         size({ x: 0, y: 0 }, { x: last.x, y: 0 }, -1, 'run'),

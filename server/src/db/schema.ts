@@ -196,6 +196,32 @@ export const scale = pgTable(
   ],
 );
 
+/** A shape set out in a job under a name: what was typed for it, field by field. What follows from that is not kept. */
+export const setOut = pgTable(
+  'set_out',
+  {
+    id: uuid('id').primaryKey(),
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => job.id),
+    name: text('name').notNull(),
+    shape: text('shape').notNull(),
+    answer: text('answer').notNull().default(''),
+    /** Two lists of one length: the fields that were given, and the entry in each. */
+    fields: text('fields').array().notNull(),
+    entries: text('entries').array().notNull(),
+    revision,
+    createdAt,
+    deletedAt,
+  },
+  (table) => [
+    unique('set_out_in_job').on(table.jobId, table.id),
+    index('set_out_revision').on(table.jobId, table.revision),
+    check('set_out_named', sql`${table.name} <> '' and ${table.shape} <> ''`),
+    check('set_out_given', sql`cardinality(${table.fields}) = cardinality(${table.entries})`),
+  ],
+);
+
 export const changeKind = pgEnum('change_kind', [
   'line.add',
   'line.words',
@@ -208,6 +234,10 @@ export const changeKind = pgEnum('change_kind', [
   'scale.delete',
   'scale.restore',
   'job.add',
+  'setout.add',
+  'setout.edit',
+  'setout.delete',
+  'setout.restore',
 ]);
 
 /** Every change that was applied, so that one sent again is known. */
@@ -220,9 +250,10 @@ export const change = pgTable(
     id: uuid('id').notNull(),
     jobId: uuid('job_id').notNull(),
     kind: changeKind('kind').notNull(),
-    /** What was changed: a line, a scale, or, where both are null, the job itself. */
+    /** What was changed: a line, a scale, a setting-out, or, where all are null, the job itself. */
     lineId: uuid('line_id'),
     scaleId: uuid('scale_id'),
+    setOutId: uuid('set_out_id'),
     /** SHA-256 of what was sent: the same id with other contents is refused. */
     payloadHash: text('payload_hash').notNull(),
     revision,
@@ -232,6 +263,12 @@ export const change = pgTable(
     primaryKey({ columns: [table.accountId, table.id] }),
     check('change_line_named', sql`(${table.kind}::text like 'line.%') = (${table.lineId} is not null)`),
     check('change_scale_named', sql`(${table.kind}::text like 'scale.%') = (${table.scaleId} is not null)`),
+    check('change_set_out_named', sql`(${table.kind}::text like 'setout.%') = (${table.setOutId} is not null)`),
+    foreignKey({
+      name: 'change_set_out',
+      columns: [table.jobId, table.setOutId],
+      foreignColumns: [setOut.jobId, setOut.id],
+    }),
     foreignKey({ name: 'change_line', columns: [table.jobId, table.lineId], foreignColumns: [line.jobId, line.id] }),
     foreignKey({
       name: 'change_scale',

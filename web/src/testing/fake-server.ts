@@ -1,14 +1,18 @@
 import { useLocalStore } from '../adapters/local/local-store-loader.ts';
 import { MemoryStore } from '../adapters/local/memory-store.ts';
 import {
+  asThingResult,
   PROBLEMS,
+  thingStep,
   type Change,
   type ChangeResult,
   type JobWire,
   type LineChange,
   type LineWire,
-  type ScaleChange,
+  type KeptThing,
   type ScaleWire,
+  type SetOutWire,
+  type ThingStep,
   type ProblemCode,
 } from '@sprell/contract';
 
@@ -35,7 +39,7 @@ export class FakeServer {
     line: this.apply(change),
   });
   readonly lines = new Map<string, LineWire>();
-  readonly scales = new Map<string, ScaleWire>();
+  readonly things = new Map<string, KeptThing>();
   reading: JobWire['reading'] = {
     length: 'ft-in',
     finest: 16,
@@ -69,22 +73,21 @@ export class FakeServer {
     return { id: change.lineId, kind, number, position, source, label, note, revision: 0, deleted: false };
   }
 
-  #applyToScale(change: ScaleChange): ChangeResult {
-    const before = this.scales.get(change.scaleId);
-    if ('base' in change && before && this.#revisionOf(change.base) !== before.revision)
-      return { id: change.id, status: 'scale.conflict', scale: before };
+  #applyToThing(changeId: string, { kind, id, step, base, content }: ThingStep): ChangeResult {
+    const before = this.things.get(id);
+    if (base !== undefined && before && this.#revisionOf(base) !== before.thing.revision)
+      return asThingResult(changeId, before, true);
     const revision = (this.#revision += 1);
-    const scale: ScaleWire =
-      'scale' in change
-        ? { id: change.scaleId, ...change.scale, revision, deleted: before?.deleted ?? false }
-        : { ...(before as ScaleWire), revision, deleted: change.kind === 'scale.delete' };
-    this.scales.set(scale.id, scale);
-    this.#done.set(change.id, revision);
-    return { id: change.id, status: 'scale', scale };
+    const said = content ?? { deleted: step === 'delete' };
+    const thing = { deleted: false, ...before?.thing, ...said, id, revision } as KeptThing['thing'];
+    this.things.set(id, { kind, thing });
+    this.#done.set(changeId, revision);
+    return asThingResult(changeId, { kind, thing }, false);
   }
 
   #settle(change: Change): ChangeResult {
-    if ('scaleId' in change) return this.#applyToScale(change);
+    const step = thingStep(change);
+    if (step) return this.#applyToThing(change.id, step);
     if ('lineId' in change) {
       const line = this.lines.get(change.lineId);
       // As the real one: a change made on another state of the line than the one it has is no change.
@@ -95,7 +98,11 @@ export class FakeServer {
       return answer;
     }
     if (change.kind === 'job.reading') this.reading = change.reading;
-    return { id: change.id, status: 'reads', reading: change.reading };
+    return { id: change.id, status: 'reads', reading: (change as { reading: JobWire['reading'] }).reading };
+  }
+
+  #of<Thing>(wanted: KeptThing['kind']): Thing[] {
+    return [...this.things.values()].filter(({ kind }) => kind === wanted).map(({ thing }) => thing as Thing);
   }
 
   readonly fetch = (path: string, init: { body?: string }): Promise<Response> => {
@@ -123,7 +130,8 @@ export class FakeServer {
       nextNumber: this.lines.size + 1,
       reading: this.reading,
       lines: [...this.lines.values()],
-      scales: [...this.scales.values()],
+      scales: this.#of<ScaleWire>('scale'),
+      setOuts: this.#of<SetOutWire>('setout'),
     };
     return Promise.resolve(
       Response.json(

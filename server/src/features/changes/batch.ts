@@ -1,36 +1,59 @@
 import { createHash } from 'node:crypto';
-import type { Change, ChangeResult, LineChange, ScaleChange } from '@sprell/contract';
+import {
+  asThingResult,
+  THING_KINDS,
+  thingStep,
+  type Change,
+  type ChangeResult,
+  type LineChange,
+  type ThingKind,
+  type ThingStep,
+  type ThingWires,
+} from '@sprell/contract';
 import type { JsonRow } from '../../db/json-rows.ts';
 import {
   lineToWire,
   readingColumns,
   readingToWire,
   scaleToWire,
+  setOutToWire,
   type ChangeRow,
   type JobRow,
   type LineRow,
   type ScaleRow,
+  type SetOutRow,
 } from '../jobs/jobs.repository.ts';
 
 export type KnownChange = JsonRow<ChangeRow>;
 export type KnownLine = Omit<JsonRow<LineRow>, 'createdAt'>;
-export type KnownScale = Omit<JsonRow<ScaleRow>, 'createdAt'>;
+/** A thing of each kind, as it stands. */
+export interface KnownThings {
+  readonly scale: Omit<JsonRow<ScaleRow>, 'createdAt'>;
+  readonly setout: Omit<JsonRow<SetOutRow>, 'createdAt'>;
+}
+type KnownThing = KnownThings[ThingKind];
+type ThingLists = { readonly [Kind in ThingKind]: readonly KnownThings[Kind][] };
 
-/** What a batch is about, as it stands. Lines and scales by the ids that the batch names, of whatever job they are. */
+const TO_WIRE: { readonly [Kind in ThingKind]: (row: KnownThings[Kind]) => ThingWires[Kind] } = {
+  scale: scaleToWire,
+  setout: setOutToWire,
+};
+
+/** What a batch is about, as it stands. Lines and things by the ids that the batch names, of whatever job they are. */
 export interface Known {
   readonly job: JobRow;
   readonly changes: readonly KnownChange[];
   readonly lines: readonly KnownLine[];
   /** Those of the batch's numbers that a line of the job has. */
   readonly numbers: readonly number[];
-  readonly scales: readonly KnownScale[];
+  readonly things: ThingLists;
 }
 
 /** What is to be kept of a batch. */
 export interface Written {
   readonly job: JobRow;
   readonly lines: readonly KnownLine[];
-  readonly scales: readonly KnownScale[];
+  readonly things: ThingLists;
   readonly changes: readonly Omit<KnownChange, 'createdAt'>[];
 }
 
@@ -42,8 +65,12 @@ export class Batch {
   readonly #changes: Map<string, Omit<KnownChange, 'createdAt'>>;
   readonly #lines: Map<string, KnownLine>;
   readonly #numbers: Set<number>;
-  readonly #scales: Map<string, KnownScale>;
-  readonly #touched = { lines: new Set<string>(), scales: new Set<string>(), changes: new Set<string>() };
+  readonly #things: Readonly<Record<ThingKind, Map<string, KnownThing>>>;
+  readonly #touched = {
+    lines: new Set<string>(),
+    things: { scale: new Set<string>(), setout: new Set<string>() },
+    changes: new Set<string>(),
+  };
   #job: JobRow;
 
   constructor(accountId: string, known: Known) {
@@ -53,7 +80,7 @@ export class Batch {
     this.#changes = byId(known.changes);
     this.#lines = byId(known.lines);
     this.#numbers = new Set(known.numbers);
-    this.#scales = byId(known.scales);
+    this.#things = { scale: byId<KnownThing>(known.things.scale), setout: byId<KnownThing>(known.things.setout) };
   }
 
   get revision(): number {
@@ -67,7 +94,9 @@ export class Batch {
     return {
       job: this.#job,
       lines: of(this.#lines, this.#touched.lines),
-      scales: of(this.#scales, this.#touched.scales),
+      things: Object.fromEntries(
+        THING_KINDS.map((kind) => [kind, of(this.#things[kind], this.#touched.things[kind])]),
+      ) as unknown as ThingLists,
       changes: of(this.#changes, this.#touched.changes),
     };
   }
@@ -80,13 +109,13 @@ export class Batch {
         ? this.#asItStands(change.id, before)
         : refused(change, 'change.id_reused');
     const result = this.#applyNew(change);
-    if (result.status === 'applied' || result.status === 'reads' || result.status === 'scale')
-      this.#record(change, hash);
+    if (DONE.has(result.status)) this.#record(change, hash);
     return result;
   }
 
   #applyNew(change: Change): ChangeResult {
-    if ('scaleId' in change) return this.#applyToScale(change);
+    const step = thingStep(change);
+    if (step) return this.#applyToThing(change, step);
     if ('lineId' in change) return this.#applyToLine(change);
     this.#next();
     // A job that is added was made with the batch, or stood already: either way it reads as it does.
@@ -95,9 +124,12 @@ export class Batch {
   }
 
   /** The answer to a change that was done before: what it was done to, as it is by now. */
-  #asItStands(id: string, { lineId, scaleId }: Omit<KnownChange, 'createdAt'>): ChangeResult {
-    const scale = scaleId === null ? undefined : this.#scales.get(scaleId);
-    if (scale) return { id, status: 'scale', scale: scaleToWire(scale) };
+  #asItStands(id: string, { lineId, scaleId, setOutId }: Omit<KnownChange, 'createdAt'>): ChangeResult {
+    const named: Readonly<Record<ThingKind, string | null>> = { scale: scaleId, setout: setOutId };
+    for (const kind of THING_KINDS) {
+      const thing = this.#things[kind].get(named[kind] ?? '');
+      if (thing) return thingResultOf(id, kind, thing, false);
+    }
     const line = lineId === null ? undefined : this.#lines.get(lineId);
     if (line) return { id, status: 'applied', line: lineToWire(line) };
     return { id, status: 'reads', reading: readingToWire(this.#job) };
@@ -116,6 +148,7 @@ export class Batch {
       kind: change.kind,
       lineId: 'lineId' in change ? change.lineId : null,
       scaleId: 'scaleId' in change ? change.scaleId : null,
+      setOutId: 'setOutId' in change ? change.setOutId : null,
       payloadHash: hash,
       revision: this.#job.revision,
     });
@@ -169,28 +202,33 @@ export class Batch {
     return { id, status: 'applied', line: lineToWire(put) };
   }
 
-  #applyToScale(change: ScaleChange): ChangeResult {
-    const scale = this.#scales.get(change.scaleId);
-    if (change.kind === 'scale.add') {
-      if (scale) return refused(change, 'scale.id_unusable');
-      const made = { id: change.scaleId, jobId: this.#job.id, ...change.scale, revision: 0, deletedAt: null };
-      return this.#putScale(change, made);
+  #applyToThing(change: Change, { kind, id, step, base, content }: ThingStep): ChangeResult {
+    const thing = this.#things[kind].get(id);
+    if (step === 'add') {
+      if (thing) return refused(change, `${kind}.id_unusable`);
+      const made = { id, jobId: this.#job.id, ...content, revision: 0, deletedAt: null } as KnownThing;
+      return this.#putThing(change, kind, made);
     }
-    if (scale?.jobId !== this.#job.id) return refused(change, 'scale.not_found');
-    if (scale.revision !== this.#baseRevision(change.base))
-      return { id: change.id, status: 'scale.conflict', scale: scaleToWire(scale) };
-    return this.#putScale(change, {
-      ...scale,
-      ...(change.kind === 'scale.edit' ? change.scale : { deletedAt: change.kind === 'scale.delete' ? now() : null }),
-    });
+    if (thing?.jobId !== this.#job.id) return refused(change, `${kind}.not_found`);
+    if (thing.revision !== this.#baseRevision(base as number | string))
+      return thingResultOf(change.id, kind, thing, true);
+    const said = step === 'edit' ? content : { deletedAt: step === 'delete' ? now() : null };
+    return this.#putThing(change, kind, { ...thing, ...said } as KnownThing);
   }
 
-  #putScale({ id }: ScaleChange, scale: KnownScale): ChangeResult {
-    const put = { ...scale, revision: this.#next() };
-    this.#scales.set(scale.id, put);
-    this.#touched.scales.add(scale.id);
-    return { id, status: 'scale', scale: scaleToWire(put) };
+  #putThing({ id }: Change, kind: ThingKind, thing: KnownThing): ChangeResult {
+    const put = { ...thing, revision: this.#next() };
+    this.#things[kind].set(thing.id, put);
+    this.#touched.things[kind].add(thing.id);
+    return thingResultOf(id, kind, put, false);
   }
+}
+
+/** What counts as done and is remembered; a conflict or a refusal may be sent again. */
+const DONE: ReadonlySet<ChangeResult['status']> = new Set(['applied', 'reads', ...THING_KINDS]);
+
+function thingResultOf(id: string, kind: ThingKind, thing: KnownThing, isConflict: boolean): ChangeResult {
+  return asThingResult(id, { kind, thing: TO_WIRE[kind](thing as never) }, isConflict);
 }
 
 const now = () => new Date().toISOString();

@@ -1,10 +1,10 @@
-import type { Change, Role } from '@sprell/contract';
+import { thingStep, type Change, type Role, type ThingKind } from '@sprell/contract';
 import { and, eq, getTableColumns, sql } from 'drizzle-orm';
 import { prepared, type Database } from '../../db/client.ts';
 import { asGiven, givenRows, jsonList } from '../../db/json-rows.ts';
-import { change, job, jobMember, line, scale } from '../../db/schema.ts';
+import { change, job, jobMember, line, scale, setOut } from '../../db/schema.ts';
 import { isSeenBy, memberOf, roleFor } from '../jobs/jobs.repository.ts';
-import type { Known, KnownChange, KnownLine, KnownScale, Written } from './batch.ts';
+import type { Known, KnownChange, KnownLine, KnownThings, Written } from './batch.ts';
 
 const given = sql.placeholder;
 const uuids = (name: string) => sql`any(${given(name)}::uuid[])`;
@@ -27,10 +27,15 @@ const knowing = prepared((db) => {
       ),
       numbers: sql<number[]>`array(select ${line.number} from ${line}
         where ${line.jobId} = ${jobId} and ${line.number} = any(${given('numbers')}::int[]))`,
-      scales: jsonList<KnownScale>(
+      scale: jsonList<KnownThings['scale']>(
         getTableColumns(scale),
         undefined,
         sql`from ${scale} where ${scale.id} = ${uuids('scaleIds')}`,
+      ),
+      setout: jsonList<KnownThings['setout']>(
+        getTableColumns(setOut),
+        undefined,
+        sql`from ${setOut} where ${setOut.id} = ${uuids('setOutIds')}`,
       ),
     })
     .from(job)
@@ -46,6 +51,8 @@ export async function know(
   jobId: string,
   changes: readonly Change[],
 ): Promise<(Known & { readonly role: Role }) | undefined> {
+  const steps = changes.flatMap((one) => thingStep(one) ?? []);
+  const idsOf = (wanted: ThingKind) => steps.flatMap(({ kind, id }) => (kind === wanted ? [id] : []));
   const [found] = await knowing(db).execute({
     accountId,
     jobId,
@@ -54,15 +61,20 @@ export async function know(
     ),
     lineIds: changes.flatMap((one) => ('lineId' in one ? [one.lineId] : [])),
     numbers: changes.flatMap((one) => (one.kind === 'line.add' ? [one.number] : [])),
-    scaleIds: changes.flatMap((one) => ('scaleId' in one ? [one.scaleId] : [])),
+    scaleIds: idsOf('scale'),
+    setOutIds: idsOf('setout'),
   });
-  return found;
+  if (!found) return undefined;
+  const { scale: scales, setout: setOuts, ...rest } = found;
+  return { ...rest, things: { scale: scales, setout: setOuts } };
 }
 
 const LINE = givenRows(line, given('lines'), ['createdAt']);
 const SCALE = givenRows(scale, given('scales'), ['createdAt']);
+const SET_OUT = givenRows(setOut, given('setOuts'), ['createdAt']);
 const CHANGE = givenRows(change, given('changes'), ['createdAt']);
 
+const SET_OUT_SAID = ['name', 'shape', 'answer', 'fields', 'entries', 'revision', 'deletedAt'];
 const IF_COUNTED = sql`where exists (select from counted)`;
 
 /**
@@ -78,6 +90,10 @@ const writing = prepared((db) => {
     insert into ${scale} (${SCALE.into}) ${SCALE.select} ${IF_COUNTED}
     on conflict (id) do update set ${asGiven(scale, ['kind', 'paper', 'site', 'name', 'revision', 'deletedAt'])}
     where ${scale}.job_id = excluded.job_id returning ${scale}.id`);
+  const setOuts = db.$with('set_outs', { id: setOut.id }).as(sql`
+    insert into ${setOut} (${SET_OUT.into}) ${SET_OUT.select} ${IF_COUNTED}
+    on conflict (id) do update set ${asGiven(setOut, SET_OUT_SAID)}
+    where ${setOut}.job_id = excluded.job_id returning ${setOut}.id`);
   const changes = db
     .$with('changes', { id: change.id })
     .as(sql`insert into ${change} (${CHANGE.into}) ${CHANGE.select} ${IF_COUNTED} returning id`);
@@ -86,7 +102,7 @@ const writing = prepared((db) => {
       length_style = ${given('lengthStyle')}, finest = ${given('finest')}, metric_step = ${given('metricStep')},
       rounding = ${given('rounding')}, fractions = ${given('fractions')}
     where id = ${given('jobId')} and revision = ${given('before')} and deleted_at is null returning id`);
-  return db.with(counted, lines, scales, changes).select().from(counted).prepare('write_batch');
+  return db.with(counted, lines, scales, setOuts, changes).select().from(counted).prepare('write_batch');
 });
 
 /**
@@ -98,7 +114,8 @@ export async function write(db: Database, before: number, { job: row, ...rows }:
   const { id: jobId, revision, nextNumber, lengthStyle, finest, metricStep, rounding, fractions } = row;
   const [done] = await writing(db).execute({
     lines: JSON.stringify(rows.lines),
-    scales: JSON.stringify(rows.scales),
+    scales: JSON.stringify(rows.things.scale),
+    setOuts: JSON.stringify(rows.things.setout),
     changes: JSON.stringify(rows.changes),
     ...{ jobId, before, revision, nextNumber, lengthStyle, finest, metricStep, rounding, fractions },
   });

@@ -1,7 +1,7 @@
 import type { Change, ChangeResult } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { account, job, line, scale } from '../../db/schema.ts';
+import { account, job, line, scale, setOut } from '../../db/schema.ts';
 import { startTestApp, type Guest, type TestApp } from '../../testing/test-app.ts';
 
 let test: TestApp;
@@ -62,6 +62,7 @@ async function stored() {
     nextNumber: number;
     reading: object;
     scales: object[];
+    setOuts: object[];
     lines: {
       kind: string;
       label: string | null;
@@ -229,6 +230,32 @@ describe('the one path for writes', () => {
     ]);
   });
 
+  it('keeps setting-outs the same way, field by field, and mixes nothing up with scales', async () => {
+    const setOutId = uuidv7();
+    const gable = { name: 'Gable', shape: 'right-triangle', answer: '', fields: ['rise', 'run'], entries: [`5'`, ''] };
+    const add: Change = { id: uuidv7(), kind: 'setout.add', setOutId, setOut: gable };
+    const wider = { ...gable, fields: ['run', 'pitch'], entries: [`6' + rail`, '10:12'] };
+    const edit: Change = { id: uuidv7(), kind: 'setout.edit', setOutId, base: add.id, setOut: wider };
+    const { body } = await send([add, aScale(), edit, add]);
+    expect(body.results.map(({ status }) => status)).toEqual(['setout', 'scale', 'setout', 'setout']);
+    expect((await stored()).setOuts).toEqual([{ id: setOutId, ...wider, revision: 3, deleted: false }]);
+    expect((await stored()).scales).toHaveLength(1);
+    const late: Change = { id: uuidv7(), kind: 'setout.delete', setOutId, base: 1 };
+    const next = await send([late, { ...late, id: uuidv7(), base: 3 }, { ...late, kind: 'setout.restore', base: 4 }]);
+    expect(next.body.results).toMatchObject([
+      { status: 'setout.conflict', setOut: { revision: 3 } },
+      { status: 'setout', setOut: { deleted: true, revision: 4 } },
+      { status: 'setout', setOut: { deleted: false, revision: 5 } },
+    ]);
+    const none = await send([
+      { ...late, id: uuidv7(), setOutId: uuidv7() },
+      { ...add, id: uuidv7() },
+    ]);
+    expect(none.body.results).toMatchObject([{ code: 'setout.not_found' }, { code: 'setout.id_unusable' }]);
+    const uneven = await send([{ ...add, id: uuidv7(), setOutId: uuidv7(), setOut: { ...gable, entries: ['1'] } }]);
+    expect([uneven.status, uneven.body.code]).toEqual([400, 'request.invalid']);
+  });
+
   it('tells a stranger nothing: a job of somebody else is a job that does not exist, and so is its line', async () => {
     const stranger = uuidv7();
     const theirs = uuidv7();
@@ -251,6 +278,14 @@ describe('the one path for writes', () => {
       { id: uuidv7(), kind: 'scale.delete', scaleId: theirScale, base: 1 },
     ]);
     expect(taken.body.results).toMatchObject([{ code: 'scale.id_unusable' }, { code: 'scale.not_found' }]);
+    const setOutId = uuidv7();
+    const said = { name: 'Theirs', shape: 'circle', fields: [], entries: [] };
+    await test.database.db.insert(setOut).values({ id: setOutId, jobId: theirs, ...said, revision: 1 });
+    const shape = await send([
+      { id: uuidv7(), kind: 'setout.add', setOutId, setOut: { ...said, answer: '' } },
+      { id: uuidv7(), kind: 'setout.delete', setOutId, base: 1 },
+    ]);
+    expect(shape.body.results).toMatchObject([{ code: 'setout.id_unusable' }, { code: 'setout.not_found' }]);
     const edit = await send([anEdit(anAdd({ lineId: theirLine }), 1, 'x')]);
     expect(edit.body.results).toMatchObject([{ status: 'refused', code: 'line.not_found' }]);
   });

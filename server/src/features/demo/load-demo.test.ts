@@ -1,4 +1,13 @@
-import { DEFAULT_STYLE, fromStored, readScale, Session, Slate, type ScaleDefinition } from '@sprell/core';
+import {
+  DEFAULT_STYLE,
+  fromStored,
+  readScale,
+  Session,
+  Slate,
+  solve,
+  SOLVERS,
+  type ScaleDefinition,
+} from '@sprell/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startTestApp, type Guest, type TestApp } from '../../testing/test-app.ts';
 import { DEMO_JOBS } from './demo-jobs.ts';
@@ -18,6 +27,13 @@ interface Line {
   readonly number: number;
   readonly position: string;
   readonly source: string;
+}
+
+interface SetOut {
+  readonly name: string;
+  readonly shape: string;
+  readonly fields: readonly string[];
+  readonly entries: readonly string[];
 }
 
 describe('the demo', () => {
@@ -47,6 +63,30 @@ describe('the demo', () => {
     slate.load(lines.map((line) => ({ ...line, source: fromStored(line.source, (id) => numbers.get(id)) })));
     expect(slate.lines().filter(({ result }) => !result.ok)).toEqual([]);
     expect(slate.marks().length).toBeGreaterThanOrEqual(12);
+  });
+
+  it('sets out every shape that can be set out, over the lines and marks of its jobs', async () => {
+    const shapes = new Set<string>();
+    const { body: jobs } = await me.browser.get('/api/jobs');
+    for (const [at, { id }] of (jobs as { id: string }[]).entries()) {
+      const { body } = await me.browser.get(`/api/jobs/${id}`);
+      const { lines, setOuts } = body as { lines: Line[]; setOuts: SetOut[] };
+      expect(setOuts.map(({ name }) => name)).toEqual(DEMO_JOBS[at]?.setOuts?.map(([name]) => name));
+      const worked = lines.filter(({ kind }) => kind === 'worked');
+      const numbers = new Map(worked.map((line) => [line.id, line.number]));
+      const shown = (source: string) => fromStored(source, (lineId) => numbers.get(lineId));
+      const slate = new Slate({ ...DEFAULT_STYLE, length: DEMO_JOBS[at]?.length ?? 'ft-in' });
+      slate.load(worked.map((line) => ({ ...line, source: shown(line.source) })));
+      for (const { name, shape, fields, entries } of setOuts) {
+        shapes.add(shape);
+        const solver = SOLVERS.find((one) => one.id === shape);
+        const givens = fields.map((field, n) => [field, shown(entries[n] ?? '')] as const);
+        const solved = solver && solve(solver, givens, { scope: slate.scope() });
+        expect([solved?.wanted, solved?.impossible, solved?.issues], name).toEqual([[], undefined, {}]);
+        expect(solved?.answers[0]?.figure, name).toBeDefined();
+      }
+    }
+    expect([...shapes].sort()).toEqual(SOLVERS.map((solver) => solver.id).sort());
   });
 
   it('is given to every guest as its own', async () => {

@@ -2,7 +2,7 @@ import { toStored } from '@sprell/core';
 import { positionsBetween } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import type { Executor } from '../../db/client.ts';
-import { job, line, scale } from '../../db/schema.ts';
+import { job, line, scale, setOut } from '../../db/schema.ts';
 import { DEMO_JOBS, type DemoJob } from './demo-jobs.ts';
 
 /** Gives an account the made-up jobs as its own. */
@@ -16,12 +16,13 @@ async function addJob(tx: Executor, accountId: string, demo: DemoJob): Promise<v
   const last = demo.lines.length;
   const rowCount = last + Object.keys(demo.headings ?? {}).length;
   const positions = positionsBetween(undefined, undefined, rowCount);
-  const scales = demo.scales ?? [];
+  const { scales = [], setOuts = [] } = demo;
+  const stored = (source: string) => toStored(source, (used) => ids[used - 1]);
   await tx.insert(job).values({
     id: jobId,
     ownerId: accountId,
     title: demo.title,
-    revision: rowCount + scales.length,
+    revision: rowCount + scales.length + setOuts.length,
     nextNumber: last + 1,
     lengthStyle: demo.length,
   });
@@ -35,7 +36,7 @@ async function addJob(tx: Executor, accountId: string, demo: DemoJob): Promise<v
         ...rowAt(),
         id: ids[index] as string,
         number,
-        source: toStored(source, (used) => ids[used - 1]),
+        source: stored(source),
         label,
         note,
       },
@@ -47,6 +48,14 @@ async function addJob(tx: Executor, accountId: string, demo: DemoJob): Promise<v
       scales.map(([name, kind, paper, site], index) => {
         const revision = rowCount + index + 1;
         return { id: uuidv7(), jobId, name, kind, paper, site, revision };
+      }),
+    );
+  if (setOuts.length > 0)
+    await tx.insert(setOut).values(
+      setOuts.map(([name, shape, givens], index) => {
+        const revision = rowCount + scales.length + index + 1;
+        const entries = Object.values(givens).map(stored);
+        return { id: uuidv7(), jobId, name, shape, fields: Object.keys(givens), entries, revision };
       }),
     );
 

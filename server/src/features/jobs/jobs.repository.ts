@@ -1,13 +1,14 @@
-import type { JobWire, LineWire, ReadingWire, Role, ScaleWire } from '@sprell/contract';
+import type { JobWire, LineWire, ReadingWire, Role, ScaleWire, SetOutWire } from '@sprell/contract';
 import { and, asc, count, eq, isNotNull, isNull, or, sql, type Placeholder, type SQL } from 'drizzle-orm';
 import type { PgColumn } from 'drizzle-orm/pg-core';
 import { prepared, type Database, type Executor } from '../../db/client.ts';
 import { jsonList } from '../../db/json-rows.ts';
-import { job, jobMember, line, scale, type change } from '../../db/schema.ts';
+import { job, jobMember, line, scale, setOut, type change } from '../../db/schema.ts';
 
 export type JobRow = typeof job.$inferSelect;
 export type LineRow = typeof line.$inferSelect;
 export type ScaleRow = typeof scale.$inferSelect;
+export type SetOutRow = typeof setOut.$inferSelect;
 export type ChangeRow = typeof change.$inferSelect;
 
 /** A row as it is, or as it came in JSON. */
@@ -20,6 +21,11 @@ export function lineToWire(row: Deletable<LineRow>): LineWire {
 
 export function scaleToWire({ id, kind, paper, site, name, revision, deletedAt }: Deletable<ScaleRow>): ScaleWire {
   return { id, kind, paper, site, name, revision, deleted: deletedAt !== null };
+}
+
+export function setOutToWire(row: Deletable<SetOutRow>): SetOutWire {
+  const { id, name, shape, answer, fields, entries, revision, deletedAt } = row;
+  return { id, name, shape, answer, fields, entries, revision, deleted: deletedAt !== null };
 }
 
 export function readingToWire({ lengthStyle, finest, metricStep, rounding, fractions }: JobRow): ReadingWire {
@@ -84,7 +90,7 @@ export async function countLines(db: Executor, jobId: string): Promise<number> {
 }
 
 const isDeleted = (deletedAt: PgColumn) => sql`${deletedAt} is not null`;
-/** The same as `lineToWire` and `scaleToWire`, made by PostgreSQL. */
+/** The same as `lineToWire` and its like, made by PostgreSQL. */
 const LINE_WIRE: Readonly<Record<keyof LineWire, PgColumn | SQL>> = {
   id: line.id,
   kind: line.kind,
@@ -106,6 +112,17 @@ const SCALE_WIRE: Readonly<Record<keyof ScaleWire, PgColumn | SQL>> = {
   deleted: isDeleted(scale.deletedAt),
 };
 
+const SET_OUT_WIRE: Readonly<Record<keyof SetOutWire, PgColumn | SQL>> = {
+  id: setOut.id,
+  name: setOut.name,
+  shape: setOut.shape,
+  answer: setOut.answer,
+  fields: setOut.fields,
+  entries: setOut.entries,
+  revision: setOut.revision,
+  deleted: isDeleted(setOut.deletedAt),
+};
+
 const reading = prepared((db) => {
   const [accountId, jobId, after] = [sql.placeholder('accountId'), sql.placeholder('jobId'), sql.placeholder('after')];
   return db
@@ -122,6 +139,11 @@ const reading = prepared((db) => {
         sql`${scale.id}`,
         sql`from ${scale} where ${scale.jobId} = ${jobId} and ${scale.revision} > ${after}`,
       ),
+      setOuts: jsonList<SetOutWire>(
+        SET_OUT_WIRE,
+        sql`${setOut.id}`,
+        sql`from ${setOut} where ${setOut.jobId} = ${jobId} and ${setOut.revision} > ${after}`,
+      ),
     })
     .from(job)
     .leftJoin(jobMember, memberOf(accountId))
@@ -130,7 +152,7 @@ const reading = prepared((db) => {
 });
 
 /**
- * A job with its lines and scales that changed after a revision; -1 for all. Deleted ones too: entries that used them
+ * A job with its lines, scales and setting-outs that changed after a revision; -1 for all. Deleted ones too: entries that used them
  * still name them, and they can be brought back. One statement, so that all of it is of one moment.
  */
 export async function readJob(
@@ -148,6 +170,7 @@ export async function readJob(
     role: found.role,
     lines: [...found.lines],
     scales: [...found.scales],
+    setOuts: [...found.setOuts],
   };
 }
 

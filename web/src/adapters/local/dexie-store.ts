@@ -1,7 +1,18 @@
-import type { Change, ChangeResult, JobWire, LineWire, ScaleWire } from '@sprell/contract';
+import {
+  THING_KINDS,
+  thingResult,
+  type Change,
+  type ChangeResult,
+  type JobWire,
+  type LineWire,
+  type ScaleWire,
+  type SetOutWire,
+  type ThingKind,
+  type ThingWire,
+} from '@sprell/contract';
 import Dexie, { type EntityTable, type Table } from 'dexie';
-import type { Batch, JobHead, KeptConflict, LocalJob, LocalStore, LocalWrite } from './local-store.ts';
-import { adopted, adoptedHead, changeSubject, resultSubject, settled } from './settled.ts';
+import type { Batch, JobHead, KeptConflict, LocalJob, LocalStore, LocalWrite, Things } from './local-store.ts';
+import { adopted, adoptedHead, changeSubject, resultSubject, settled, thingsOf } from './settled.ts';
 
 /** A change on its way. `version` is of the shape it was written in, so that a later Sprell can still send it. */
 interface OutboxRow {
@@ -13,6 +24,8 @@ interface OutboxRow {
 }
 type LineRow = LineWire & { readonly jobId: string };
 type ScaleRow = ScaleWire & { readonly jobId: string };
+type SetOutRow = SetOutWire & { readonly jobId: string };
+type ThingRow = ThingWire & { readonly jobId: string };
 
 /** The shape in which changes are written down now. */
 const CHANGE_VERSION = 1;
@@ -21,6 +34,7 @@ class Tables extends Dexie {
   declare readonly jobs: EntityTable<JobHead, 'id'>;
   declare readonly lines: EntityTable<LineRow, 'id'>;
   declare readonly scales: EntityTable<ScaleRow, 'id'>;
+  declare readonly setOuts: EntityTable<SetOutRow, 'id'>;
   declare readonly outbox: EntityTable<OutboxRow, 'place'>;
   declare readonly conflicts: EntityTable<KeptConflict, 'lineId'>;
   declare readonly notes: Table<{ readonly key: string; readonly value: unknown }, string>;
@@ -36,6 +50,13 @@ class Tables extends Dexie {
       conflicts: 'lineId, jobId',
       notes: 'key',
     });
+    this.version(2).stores({ setOuts: 'id, jobId' });
+  }
+
+  /** The things of a kind. */
+  things(kind: ThingKind): EntityTable<ThingRow, 'id'> {
+    const tables = { scale: this.scales, setout: this.setOuts };
+    return tables[kind] as unknown as EntityTable<ThingRow, 'id'>;
   }
 }
 
@@ -58,33 +79,41 @@ export class DexieStore implements LocalStore {
   }
 
   open(jobId: string): Promise<LocalJob | undefined> {
-    const { jobs, lines, scales, outbox, conflicts } = this.#tables;
-    return this.#tables.transaction('r', [jobs, lines, scales, outbox, conflicts], async () => {
+    const { jobs, lines, scales, setOuts, outbox, conflicts } = this.#tables;
+    return this.#tables.transaction('r', [jobs, lines, scales, setOuts, outbox, conflicts], async () => {
       const head = await jobs.get(jobId);
       if (head === undefined) return undefined;
-      const [lineRows, scaleRows, waiting, kept] = await Promise.all([
+      const [lineRows, things, waiting, kept] = await Promise.all([
         lines.where({ jobId }).toArray(),
-        scales.where({ jobId }).toArray(),
+        this.#thingsOf(jobId),
         outbox.where({ jobId }).sortBy('place'),
         conflicts.where({ jobId }).toArray(),
       ]);
       return {
         head,
         lines: lineRows.map(withoutJob),
-        scales: scaleRows.map(withoutJob),
+        things,
         waiting: waiting.map(({ change }) => change),
         conflicts: kept,
       };
     });
   }
 
-  write(jobId: string, { change, head, line, scale }: LocalWrite): Promise<void> {
-    const { jobs, lines, scales, outbox } = this.#tables;
-    return this.#tables.transaction('rw', [jobs, lines, scales, outbox], async () => {
+  async #thingsOf(jobId: string): Promise<Things> {
+    const lists = THING_KINDS.map(async (kind) => {
+      const rows = await this.#tables.things(kind).where({ jobId }).toArray();
+      return [kind, rows.map(withoutJob)] as const;
+    });
+    return Object.fromEntries(await Promise.all(lists)) as unknown as Things;
+  }
+
+  write(jobId: string, { change, head, line, thing }: LocalWrite): Promise<void> {
+    const { jobs, lines, scales, setOuts, outbox } = this.#tables;
+    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox], async () => {
       await outbox.add({ jobId, subject: changeSubject(change), version: CHANGE_VERSION, change } as OutboxRow);
       if (head) await jobs.put(head);
       if (line) await lines.put({ ...line, jobId });
-      if (scale) await scales.put({ ...scale, jobId });
+      if (thing) await this.#tables.things(thing.kind).put({ ...thing.thing, jobId });
     });
   }
 
@@ -93,29 +122,30 @@ export class DexieStore implements LocalStore {
   }
 
   adopt(job: JobWire, extent: 'all' | 'changes'): Promise<void> {
-    const { jobs, lines, scales, outbox } = this.#tables;
+    const { jobs, lines, scales, setOuts, outbox } = this.#tables;
     const jobId = job.id;
-    return this.#tables.transaction('rw', [jobs, lines, scales, outbox], async () => {
+    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox], async () => {
       const waiting = await this.#subjects(jobId);
-      const head = adoptedHead(await jobs.get(jobId), job, waiting);
-      const told = { extent, revision: job.revision };
+      await jobs.put(adoptedHead(await jobs.get(jobId), job, waiting));
       // What is told as changes is put beside what is here; only what is told whole can say what has gone.
-      const here = async <Row extends LineRow | ScaleRow>(
-        table: EntityTable<Row, 'id'>,
-        speaksOf: readonly { id: string }[],
-      ) =>
-        extent === 'all'
-          ? await table.where({ jobId }).toArray()
-          : (await table.bulkGet(speaksOf.map(({ id }) => id) as never)).flatMap((row) => row ?? []);
-      const lineRows = adopted<LineWire>(await here(lines, job.lines), job.lines, waiting, told);
-      const scaleRows = adopted<ScaleWire>(await here(scales, job.scales), job.scales, waiting, told);
-      if (extent === 'all') {
-        await lines.where({ jobId }).delete();
-        await scales.where({ jobId }).delete();
-      }
-      await jobs.put(head);
-      await lines.bulkPut(lineRows.map((line) => ({ ...line, jobId })));
-      await scales.bulkPut(scaleRows.map((scale) => ({ ...scale, jobId })));
+      const adopt = async <Row extends LineRow | ThingRow>(table: EntityTable<Row, 'id'>, told: readonly Row[]) => {
+        const here =
+          extent === 'all'
+            ? await table.where({ jobId }).toArray()
+            : (await table.bulkGet(told.map(({ id }) => id) as never)).flatMap((row) => row ?? []);
+        const rows = adopted(here, told, waiting, { extent, revision: job.revision });
+        if (extent === 'all') await table.where({ jobId }).delete();
+        await table.bulkPut([...rows]);
+      };
+      await adopt(
+        lines,
+        job.lines.map((line) => ({ ...line, jobId })),
+      );
+      for (const kind of THING_KINDS)
+        await adopt(
+          this.#tables.things(kind),
+          thingsOf(job)[kind].map((thing) => ({ ...thing, jobId })),
+        );
     });
   }
 
@@ -132,8 +162,8 @@ export class DexieStore implements LocalStore {
   }
 
   settle({ jobId, places, changes: sent }: Batch, results: readonly ChangeResult[]): Promise<void> {
-    const { jobs, lines, scales, outbox, conflicts } = this.#tables;
-    return this.#tables.transaction('rw', [jobs, lines, scales, outbox, conflicts], async () => {
+    const { jobs, lines, scales, setOuts, outbox, conflicts } = this.#tables;
+    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox, conflicts], async () => {
       await outbox.bulkDelete([...places]);
       for (const result of results) {
         const subject = resultSubject(result);
@@ -141,18 +171,24 @@ export class DexieStore implements LocalStore {
         const made = settled(jobId, result, {
           head: await jobs.get(jobId),
           line: await lines.get(subject),
-          scale: await scales.get(subject),
+          thing: await this.#thingOf(result, subject),
           conflict: await conflicts.get(subject),
           isOvertaken: (await outbox.where({ jobId, subject }).count()) > 0,
           sent,
         });
         if (made.head) await jobs.put(made.head);
         if (made.line) await lines.put({ ...made.line, jobId });
-        if (made.scale) await scales.put({ ...made.scale, jobId });
+        if (made.thing) await this.#tables.things(made.thing.kind).put({ ...made.thing.thing, jobId });
         if (made.conflict) await conflicts.put(made.conflict);
         if (made.beside) await this.write(jobId, made.beside);
       }
     });
+  }
+
+  async #thingOf(result: ChangeResult, id: string): Promise<ThingWire | undefined> {
+    const told = thingResult(result);
+    const row = told && (await this.#tables.things(told.kind).get(id));
+    return row && (withoutJob(row) as ThingWire);
   }
 
   countWaiting(): Promise<number> {
@@ -168,12 +204,13 @@ export class DexieStore implements LocalStore {
   }
 
   forget(jobId: string): Promise<void> {
-    const { jobs, lines, scales, outbox } = this.#tables;
-    return this.#tables.transaction('rw', [jobs, lines, scales, outbox], async () => {
+    const { jobs, lines, scales, setOuts, outbox } = this.#tables;
+    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox], async () => {
       if ((await outbox.where({ jobId }).count()) > 0) return;
       await jobs.delete(jobId);
       await lines.where({ jobId }).delete();
       await scales.where({ jobId }).delete();
+      await setOuts.where({ jobId }).delete();
     });
   }
 

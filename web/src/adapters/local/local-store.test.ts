@@ -23,6 +23,7 @@ const aJob = (more: Partial<JobWire> = {}): JobWire => ({
   nextNumber: 2,
   lines: [],
   scales: [],
+  setOuts: [],
   ...more,
 });
 const aLine = (more: Partial<LineWire> = {}): LineWire => ({
@@ -124,7 +125,7 @@ describe.each<[string, () => Promise<LocalStore>]>([
     };
     const [first, second] = [edit('30'), edit('40')];
     for (const change of [first, second])
-      await local.write(job.id, { change, scale: { ...scale, site: change.scale.site } });
+      await local.write(job.id, { change, thing: { kind: 'scale', thing: { ...scale, site: change.scale.site } } });
     const theirs = { ...scale, site: '50', revision: 9 };
     const batch = await local.batch(200, new Set());
     await local.settle(
@@ -132,7 +133,7 @@ describe.each<[string, () => Promise<LocalStore>]>([
       [first, second].map(({ id }): ChangeResult => ({ id, status: 'scale.conflict', scale: theirs })),
     );
     const here = await local.open(job.id);
-    expect(here?.scales.map(({ site }) => site).sort()).toEqual(['40', '50']);
+    expect(here?.things.scale.map(({ site }) => site).sort()).toEqual(['40', '50']);
     expect(here?.waiting).toMatchObject([{ kind: 'scale.add', scale: { site: '40' } }]);
   });
 
@@ -146,7 +147,7 @@ describe.each<[string, () => Promise<LocalStore>]>([
     const theirs = { ...other, source: `8'`, revision: 7 };
     await local.adopt({ ...job, revision: 6, lines: [{ ...other, source: '2"' }], scales: [] }, 'changes');
     expect((await local.open(job.id))?.lines.map(({ source }) => source).sort()).toEqual(['2"', `5'`, `6'`]);
-    expect((await local.open(job.id))?.scales).toHaveLength(1);
+    expect((await local.open(job.id))?.things.scale).toHaveLength(1);
     const all: JobWire = {
       ...job,
       title: 'Porch, north',
@@ -158,7 +159,7 @@ describe.each<[string, () => Promise<LocalStore>]>([
     const here = await local.open(job.id);
     expect(here?.head).toMatchObject({ title: 'Porch, north' });
     expect(here?.lines.map(({ source }) => source).sort()).toEqual([`6'`, `8'`]);
-    expect(here?.scales).toMatchObject([{ site: '50' }]);
+    expect(here?.things.scale).toMatchObject([{ site: '50' }]);
     // A job with something that waits is not forgotten.
     await local.forget(job.id);
     expect(await local.open(job.id)).toBeDefined();
@@ -196,14 +197,14 @@ describe.each<[string, () => Promise<LocalStore>]>([
     await local.adopt(job, 'all');
     const off: Change = { id: uuidv7(), kind: 'scale.delete', scaleId: scale.id, base: 1 };
     const reads: Change = { id: uuidv7(), kind: 'job.reading', reading: { ...READING, finest: 8 } };
-    await local.write(job.id, { change: off, scale: { ...scale, deleted: true } });
+    await local.write(job.id, { change: off, thing: { kind: 'scale', thing: { ...scale, deleted: true } } });
     await local.write(job.id, { change: reads });
     await local.settle((await local.batch(9, new Set())) as never, [
       { id: off.id, status: 'scale.conflict', scale: { ...scale, site: '25', revision: 4 } },
       { id: reads.id, status: 'reads', reading: { ...READING, finest: 8 } },
     ]);
     const here = await local.open(job.id);
-    expect(here?.scales).toMatchObject([{ site: '25', deleted: false, revision: 4 }]);
+    expect(here?.things.scale).toMatchObject([{ site: '25', deleted: false, revision: 4 }]);
     expect(here?.head.reading.finest).toBe(8);
   });
 

@@ -1,13 +1,16 @@
-import type { Change, ChangeResult, JobWire, LineWire, ScaleWire } from '@sprell/contract';
+import type { Change, ChangeResult, JobWire, KeptThing, LineWire, ThingKind, ThingWires } from '@sprell/contract';
 
 /** A job without what stands in it. */
-export type JobHead = Omit<JobWire, 'lines' | 'scales'>;
+export type JobHead = Omit<JobWire, 'lines' | 'scales' | 'setOuts'>;
+
+/** The things of a job, kind by kind. */
+export type Things = { readonly [Kind in ThingKind]: readonly ThingWires[Kind][] };
 
 /** A job as this device has it: with its own changes done, sent or not. */
 export interface LocalJob {
   readonly head: JobHead;
   readonly lines: readonly LineWire[];
-  readonly scales: readonly ScaleWire[];
+  readonly things: Things;
   /** Changes that the server was not told yet, in order. */
   readonly waiting: readonly Change[];
   readonly conflicts: readonly KeptConflict[];
@@ -27,7 +30,7 @@ export interface LocalWrite {
   readonly change: Change;
   readonly head?: JobHead;
   readonly line?: LineWire;
-  readonly scale?: ScaleWire;
+  readonly thing?: KeptThing;
 }
 
 /** Changes of one job to be sent together. `places` tell them again when they are answered. */

@@ -1,11 +1,19 @@
-import type { Change, ChangeResult, JobWire, LineWire, ScaleWire } from '@sprell/contract';
-import type { Batch, JobHead, KeptConflict, LocalJob, LocalStore, LocalWrite } from './local-store.ts';
-import { adopted, adoptedHead, changeSubject, resultSubject, settled } from './settled.ts';
+import {
+  THING_KINDS,
+  type Change,
+  type ChangeResult,
+  type JobWire,
+  type KeptThing,
+  type LineWire,
+  type ThingWire,
+} from '@sprell/contract';
+import type { Batch, JobHead, KeptConflict, LocalJob, LocalStore, LocalWrite, Things } from './local-store.ts';
+import { adopted, adoptedHead, changeSubject, NO_THINGS, resultSubject, settled, thingsOf } from './settled.ts';
 
 interface Shelf {
   head: JobHead;
   lines: readonly LineWire[];
-  scales: readonly ScaleWire[];
+  things: Things;
 }
 
 /** The jobs for as long as the page is open: where a browser has no database, and in tests. */
@@ -33,23 +41,23 @@ export class MemoryStore implements LocalStore {
     return new Set(this.#waiting(jobId).map(changeSubject));
   }
 
-  write(jobId: string, { change, head, line, scale }: LocalWrite): Promise<void> {
+  write(jobId: string, { change, head, line, thing }: LocalWrite): Promise<void> {
     this.#place += 1;
     this.#outbox = [...this.#outbox, { place: this.#place, jobId, change }];
-    this.#put(jobId, { head, line, scale });
+    this.#put(jobId, { head, line, thing });
     return Promise.resolve();
   }
 
   #put(
     jobId: string,
-    { head, line, scale }: { head?: JobHead | undefined; line?: LineWire | undefined; scale?: ScaleWire | undefined },
+    { head, line, thing }: { head?: JobHead | undefined; line?: LineWire | undefined; thing?: KeptThing | undefined },
   ): void {
-    const before = this.#jobs.get(jobId) ?? (head && { head, lines: [], scales: [] });
+    const before = this.#jobs.get(jobId) ?? (head && { head, lines: [], things: NO_THINGS });
     if (before === undefined) return;
     this.#jobs.set(jobId, {
       head: head ?? before.head,
       lines: line ? [...before.lines.filter(({ id }) => id !== line.id), line] : before.lines,
-      scales: scale ? [...before.scales.filter(({ id }) => id !== scale.id), scale] : before.scales,
+      things: thing ? withThing(before.things, thing) : before.things,
     });
   }
 
@@ -60,7 +68,12 @@ export class MemoryStore implements LocalStore {
     this.#jobs.set(job.id, {
       head: adoptedHead(before?.head, job, waiting),
       lines: adopted(before?.lines ?? [], job.lines, waiting, told),
-      scales: adopted(before?.scales ?? [], job.scales, waiting, told),
+      things: Object.fromEntries(
+        THING_KINDS.map((kind) => [
+          kind,
+          adopted<ThingWire>(before?.things[kind] ?? [], thingsOf(job)[kind], waiting, told),
+        ]),
+      ) as unknown as Things,
     });
     return Promise.resolve();
   }
@@ -86,7 +99,7 @@ export class MemoryStore implements LocalStore {
       const made = settled(jobId, result, {
         head: shelf?.head,
         line: shelf?.lines.find(({ id }) => id === subject),
-        scale: shelf?.scales.find(({ id }) => id === subject),
+        thing: shelf && THING_KINDS.flatMap((kind) => [...shelf.things[kind]]).find(({ id }) => id === subject),
         conflict: subject === undefined ? undefined : this.#conflicts.get(subject),
         isOvertaken: subject !== undefined && waiting.has(subject),
         sent,
@@ -130,4 +143,8 @@ export class MemoryStore implements LocalStore {
     this.#outbox = [];
     return Promise.resolve();
   }
+}
+
+function withThing(things: Things, { kind, thing }: KeptThing): Things {
+  return { ...things, [kind]: [...things[kind].filter(({ id }) => id !== thing.id), thing] };
 }

@@ -1,12 +1,22 @@
-import type { Change, ChangeResult, JobWire, LineWire, ScaleWire } from '@sprell/contract';
+import {
+  thingChange,
+  thingResult,
+  thingStep,
+  type Change,
+  type ChangeResult,
+  type JobWire,
+  type KeptThing,
+  type LineWire,
+  type ThingWire,
+} from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
-import type { JobHead, KeptConflict, LocalWrite } from './local-store.ts';
+import type { JobHead, KeptConflict, LocalWrite, Things } from './local-store.ts';
 
 /** What is here of what a result speaks of. */
 export interface Here {
   readonly head: JobHead | undefined;
   readonly line: LineWire | undefined;
-  readonly scale: ScaleWire | undefined;
+  readonly thing: ThingWire | undefined;
   readonly conflict: KeptConflict | undefined;
   /** A later change of ours to the same thing waits still. */
   readonly isOvertaken: boolean;
@@ -18,10 +28,10 @@ export interface Here {
 export interface Settled {
   readonly head?: JobHead;
   readonly line?: LineWire;
-  readonly scale?: ScaleWire;
+  readonly thing?: KeptThing;
   readonly conflict?: KeptConflict;
   /** A version of ours that goes beside theirs as a thing of its own, and to the server. */
-  readonly beside?: LocalWrite & { readonly scale: ScaleWire };
+  readonly beside?: LocalWrite & { readonly thing: KeptThing };
 }
 
 /**
@@ -29,6 +39,8 @@ export interface Settled {
  * where nothing of ours came after. Of a conflict both versions stay: theirs in the place, ours beside it.
  */
 export function settled(jobId: string, result: ChangeResult, here: Here): Settled {
+  const told = thingResult(result);
+  if (told) return settledThing(result.id, told, here);
   switch (result.status) {
     case 'applied': {
       const { line: theirs } = result;
@@ -44,50 +56,55 @@ export function settled(jobId: string, result: ChangeResult, here: Here): Settle
       const mine = here.conflict ? here.conflict.mine : ours?.deleted === false ? ours : undefined;
       return { line: theirs, conflict: { lineId: theirs.id, jobId, mine, theirs } };
     }
-    case 'scale':
-      return {
-        scale: here.scale && here.isOvertaken ? { ...here.scale, revision: result.scale.revision } : result.scale,
-      };
-    case 'scale.conflict':
-      return { scale: result.scale, ...besideIt(result, here) };
     case 'reads':
       return here.head && !here.isOvertaken ? { head: { ...here.head, reading: result.reading } } : {};
-    case 'refused':
+    default:
       return {};
   }
 }
 
-/** A scale that was written here and elsewhere: theirs stays in its place, ours becomes another, so that neither is lost. */
-function besideIt({ id, scale: theirs }: Extract<ChangeResult, { status: 'scale.conflict' }>, here: Here): Settled {
+function settledThing(
+  changeId: string,
+  { kind, thing: theirs, isConflict }: NonNullable<ReturnType<typeof thingResult>>,
+  here: Here,
+): Settled {
+  if (isConflict) return { thing: { kind, thing: theirs }, ...besideIt(changeId, { kind, thing: theirs }, here) };
+  const thing = here.thing && here.isOvertaken ? { ...here.thing, revision: theirs.revision } : theirs;
+  return { thing: { kind, thing } };
+}
+
+/** A thing that was written here and elsewhere: theirs stays in its place, ours becomes another, so that neither is lost. */
+function besideIt(changeId: string, { kind, thing: theirs }: KeptThing, here: Here): Settled {
   const last = here.sent?.filter((change) => changeSubject(change) === theirs.id).at(-1);
-  if (here.isOvertaken || last?.id !== id || last.kind !== 'scale.edit') return {};
-  const scaleId = uuidv7();
+  const step = last && thingStep(last);
+  if (here.isOvertaken || last?.id !== changeId || step?.step !== 'edit') return {};
+  const { content } = step;
+  const id = uuidv7();
   return {
     beside: {
-      change: { id: uuidv7(), kind: 'scale.add', scaleId, scale: last.scale },
-      scale: { id: scaleId, ...last.scale, revision: 0, deleted: false },
+      change: thingChange(uuidv7(), { kind, id, step: 'add', base: undefined, content }),
+      thing: { kind, thing: { id, ...content, revision: 0, deleted: false } as ThingWire },
     },
   };
 }
 
-/** What a change is made to: a line, a scale, or the job itself. */
+/** What a change is made to: a line, a thing, or the job itself. */
 export function changeSubject(change: Change): string {
   if ('lineId' in change) return change.lineId;
-  return 'scaleId' in change ? change.scaleId : 'job';
+  return thingStep(change)?.id ?? 'job';
 }
 
 /** What a result speaks of; undefined for a refusal, which speaks of nothing that there is. */
 export function resultSubject(result: ChangeResult): string | undefined {
   if ('line' in result) return result.line.id;
-  if ('scale' in result) return result.scale.id;
-  return result.status === 'reads' ? 'job' : undefined;
+  return thingResult(result)?.thing.id ?? (result.status === 'reads' ? 'job' : undefined);
 }
 
 /**
- * Lines or scales as they are after the server's were taken over: its own, but for what has changes waiting here, for
+ * Lines or things as they are after the server's were taken over: its own, but for what has changes waiting here, for
  * what is here from later than it was told, and for what it does not speak of where it tells changes alone.
  */
-export function adopted<T extends LineWire | ScaleWire>(
+export function adopted<T extends LineWire | ThingWire>(
   ours: readonly T[],
   theirs: readonly T[],
   waiting: ReadonlySet<string>,
@@ -103,10 +120,17 @@ export function adopted<T extends LineWire | ScaleWire>(
   return [...theirs.filter(({ id }) => !kept.has(id)), ...held];
 }
 
+/** The things of a job as the server tells them. */
+export const thingsOf = ({ scales, setOuts }: Pick<JobWire, 'scales' | 'setOuts'>): Things => ({
+  scale: scales,
+  setout: setOuts,
+});
+export const NO_THINGS: Things = { scale: [], setout: [] };
+
 /** The head of a job as the server has it; numbers that were given here already are not given again. */
 export function adoptedHead(
   ours: JobHead | undefined,
-  { lines: _lines, scales: _scales, ...theirs }: JobWire,
+  { lines: _lines, scales: _scales, setOuts: _setOuts, ...theirs }: JobWire,
   waiting: ReadonlySet<string>,
 ): JobHead {
   const nextNumber = Math.max(theirs.nextNumber, ours?.nextNumber ?? 0);

@@ -18,7 +18,7 @@ const says = ref<string>();
 async function load(): Promise<void> {
   const jobId = job.value?.id;
   members.value =
-    jobId === undefined || !isOwn.value ? [] : ((await accounts.ask((server) => server.members(jobId))) ?? []);
+    jobId === undefined || !isOwn.value ? [] : ((await accounts.read((server) => server.members(jobId))) ?? []);
 }
 watch(
   () => job.value?.id,

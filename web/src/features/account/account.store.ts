@@ -16,15 +16,25 @@ export const useAccount = defineStore('account', () => {
   const problem = ref<string>();
   const isBusy = ref(false);
 
-  /** @returns what the server said; undefined where that was no, and `problem` says why */
-  async function ask<T>(what: (server: typeof AccountServer) => Promise<T>): Promise<T | undefined> {
+  /**
+   * Looks something up, whatever else is under way: no button waits for it, which would swallow a touch.
+   * @returns what the server said; undefined where that was no, and `problem` says why
+   */
+  async function read<T>(what: (server: typeof AccountServer) => Promise<T>): Promise<T | undefined> {
     problem.value = undefined;
-    isBusy.value = true;
     try {
       return await what(await import('../../adapters/account-server.ts'));
     } catch (error) {
       problem.value = error instanceof RequestFailure ? error.message : 'That could not be asked; try again.';
       return undefined;
+    }
+  }
+
+  /** Has something done, as `read`; meanwhile nothing else is asked for. */
+  async function ask<T>(what: (server: typeof AccountServer) => Promise<T>): Promise<T | undefined> {
+    isBusy.value = true;
+    try {
+      return await read(what);
     } finally {
       isBusy.value = false;
     }
@@ -36,7 +46,7 @@ export const useAccount = defineStore('account', () => {
   }
 
   async function load(): Promise<void> {
-    const known = await ask((server) => server.show());
+    const known = await read((server) => server.show());
     if (known) know(known);
   }
 
@@ -63,5 +73,5 @@ export const useAccount = defineStore('account', () => {
     return true;
   }
 
-  return { account, problem, isBusy, ask, load, enterBy, unsent, leave };
+  return { account, problem, isBusy, read, ask, load, enterBy, unsent, leave };
 });

@@ -184,7 +184,7 @@ describe('drawing scales', () => {
     store.undo();
     expect(store.scaleInHand?.title).toBe('1⁄4″ = 1′');
     await vi.advanceTimersByTimeAsync(50);
-    expect([...server.scales.values()]).toMatchObject([{ ...quarter, deleted: false }]);
+    expect([...server.things.values()]).toMatchObject([{ thing: { ...quarter, deleted: false } }]);
     const again = await aJob();
     expect([again.scaleInHand?.title, again.scaleSide]).toEqual(['1⁄4″ = 1′', 'site']);
   });
@@ -204,7 +204,7 @@ describe('drawing scales', () => {
     store.addScale(quarter);
     await vi.advanceTimersByTimeAsync(50);
     const id = store.scaleInHand?.id ?? '';
-    server.scales.set(id, { id, ...quarter, site: `2'`, revision: 99, deleted: false });
+    server.things.set(id, { kind: 'scale', thing: { id, ...quarter, site: `2'`, revision: 99, deleted: false } });
     store.editScale(id, { ...quarter, site: `3'` });
     await vi.advanceTimersByTimeAsync(50);
     expect(store.scaleInHand?.says).toBe('1⁄4″ = 2′');

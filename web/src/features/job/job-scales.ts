@@ -1,4 +1,3 @@
-import type { ScaleChange, ScaleWire } from '@sprell/contract';
 import {
   exactText,
   parse,
@@ -13,10 +12,10 @@ import {
   type Scope,
   type Side,
 } from '@sprell/core';
-import { v7 as uuidv7 } from 'uuid';
-import { computed, ref, shallowRef, type Ref } from 'vue';
+import { computed, ref, type Ref } from 'vue';
 import { remember, remembered } from '../../adapters/local-memory.ts';
-import type { Inverse, ScaleContent } from './undo-stack.ts';
+import type { JobThings } from './job-things.ts';
+import type { ScaleContent } from './undo-stack.ts';
 
 /** A drawing scale of the job, worked out. */
 export interface JobScale {
@@ -35,10 +34,7 @@ export interface JobWithScales {
   readonly style: Readonly<Ref<ReadingStyle>>;
   jobId(): string | undefined;
   scope(): Scope;
-  baseOf(scale: ScaleWire): number | string;
-  /** @param scale what the change leaves behind */
-  send(change: ScaleChange, scale: ScaleWire): void;
-  pushUndo(step: Inverse): void;
+  readonly things: JobThings;
 }
 
 interface InHand {
@@ -49,24 +45,20 @@ interface InHand {
 
 /** The drawing scales of the open job, which of them is in hand, and every change to them. */
 export function useScales(job: JobWithScales) {
-  const held = shallowRef<readonly ScaleWire[]>([]);
   const inHand = ref<InHand>();
 
-  /** Shows the scales of a job that was opened. */
-  function showScales(loaded: readonly ScaleWire[]): void {
-    held.value = loaded;
+  /** What was in hand in a job that was opened. */
+  function showScaleInHand(): void {
     inHand.value = remembered<InHand>(`scale.${job.jobId()}`);
   }
 
   const scales = computed<readonly JobScale[]>(() =>
-    held.value
-      .filter(({ deleted }) => !deleted)
-      .map(({ id, kind, paper, site, name }) => {
-        const content = { kind, paper, site, name };
-        const read = readScale(content, { style: job.style.value });
-        const says = definitionText(content, job.style.value);
-        return { id, title: name ?? says, says, content, scale: read.ok ? read.value : undefined };
-      }),
+    job.things.list('scale').map(({ id, kind, paper, site, name }) => {
+      const content = { kind, paper, site, name };
+      const read = readScale(content, { style: job.style.value });
+      const says = definitionText(content, job.style.value);
+      return { id, title: name ?? says, says, content, scale: read.ok ? read.value : undefined };
+    }),
   );
   const scaleInHand = computed(() => scales.value.find(({ id, scale }) => id === inHand.value?.scaleId && scale));
   const scaleSide = computed<Side>(() => inHand.value?.from ?? 'paper');
@@ -104,73 +96,16 @@ export function useScales(job: JobWithScales) {
     name: name === null || name.trim() === '' ? null : name.trim(),
   });
 
-  function put(scale: ScaleWire): void {
-    const others = held.value.filter(({ id }) => id !== scale.id);
-    held.value = [...others, scale].sort((a, b) => (a.id < b.id ? -1 : 1));
-  }
-
   /** Adds a scale and takes it in hand. */
   function addScale(content: ScaleContent): void {
-    const scale = { id: uuidv7(), ...asKept(content), revision: 0, deleted: false };
-    put(scale);
-    job.send({ id: uuidv7(), kind: 'scale.add', scaleId: scale.id, scale: asKept(content) }, scale);
-    job.pushUndo({ kind: 'scale.delete', scaleId: scale.id, says: `Take the scale ${titleOf(scale)} off again` });
-    takeScale(scale.id);
+    takeScale(job.things.add('scale', asKept(content)));
   }
-
   function editScale(scaleId: string, content: ScaleContent): void {
-    const scale = held.value.find(({ id }) => id === scaleId);
-    if (!scale) return;
-    const { kind, paper, site, name } = scale;
-    const says = `Put the scale back to ${titleOf(scale)}`;
-    job.pushUndo({ kind: 'scale.write', scaleId, content: { kind, paper, site, name }, says });
-    writeScale(scale, asKept(content));
+    job.things.edit<'scale'>(scaleId, asKept(content));
   }
-
   function removeScale(scaleId: string): void {
-    const scale = held.value.find(({ id }) => id === scaleId);
-    if (!scale) return;
-    job.pushUndo({ kind: 'scale.restore', scaleId, says: `Bring the scale ${titleOf(scale)} back` });
-    setScaleDeleted(scale, true);
+    job.things.remove(scaleId);
   }
-
-  function writeScale(scale: ScaleWire, content: ScaleContent): void {
-    const base = job.baseOf(scale);
-    const written = { ...scale, ...content };
-    put(written);
-    job.send({ id: uuidv7(), kind: 'scale.edit', scaleId: scale.id, base, scale: content }, written);
-  }
-  function setScaleDeleted(scale: ScaleWire, deleted: boolean): void {
-    const base = job.baseOf(scale);
-    put({ ...scale, deleted });
-    const kind = deleted ? 'scale.delete' : 'scale.restore';
-    job.send({ id: uuidv7(), kind, scaleId: scale.id, base }, { ...scale, deleted });
-  }
-
-  const titleOf = (scale: ScaleWire) => scale.name ?? definitionText(scale, job.style.value);
-
-  /**
-   * @param isChanged somebody else changed the scale since: it is left so, and what it would have been stands beside it
-   * @returns the title of a scale that was left so
-   */
-  function takeScaleBack(step: Extract<Inverse, { scaleId: string }>, isChanged: boolean): string | undefined {
-    const scale = scaleOf(step.scaleId);
-    if (!scale) return undefined;
-    if (step.kind === 'scale.restore' || !isChanged) {
-      if (step.kind === 'scale.write') writeScale(scale, step.content);
-      else setScaleDeleted(scale, step.kind === 'scale.delete');
-      return undefined;
-    }
-    if (step.kind === 'scale.write') addScale(step.content);
-    return titleOf(scale);
-  }
-
-  function saidNow(id: string): string | undefined {
-    const scale = scaleOf(id);
-    return scale && JSON.stringify([scale.deleted, scale.kind, scale.paper, scale.site, scale.name]);
-  }
-
-  const scaleOf = (scaleId: string) => held.value.find(({ id }) => id === scaleId);
 
   return {
     scales,
@@ -182,13 +117,9 @@ export function useScales(job: JobWithScales) {
     addScale,
     editScale,
     removeScale,
-    inner: { showScales, put, scaleOf, saidNow, takeScaleBack, titleOf },
+    showScaleInHand,
   };
 }
-
-/** Two versions of a scale both stand in the list. */
-export const changedElsewhere = (title: string) =>
-  `The scale ${title} was changed elsewhere too. It stands as it is there; what you wrote of it stands beside it.`;
 
 /** A definition as it was understood: 1/4″ = 1′; 1:20; 11 3/8″ is 12′ 6″. */
 export function definitionText({ kind, paper, site }: ScaleDefinition, style: ReadingStyle): string {

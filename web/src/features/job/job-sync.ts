@@ -5,6 +5,7 @@ import type { Ref, ShallowRef } from 'vue';
 import { jobServer } from '../../adapters/job-server-loader.ts';
 import type { JobHead, LocalJob, LocalWrite } from '../../adapters/local/local-store.ts';
 import { localStore } from '../../adapters/local/local-store-loader.ts';
+import { NO_THINGS } from '../../adapters/local/settled.ts';
 import { remembered } from '../../adapters/local-memory.ts';
 import { RequestFailure } from '../../adapters/request-failure.ts';
 import { firstReading } from './job-reading.ts';
@@ -167,7 +168,7 @@ export function useJobSync({ jobs, job, failure, outbox, head, show, merge }: Ke
     const id = uuidv7();
     const reading = firstReading();
     const made: JobHead = { id, title, reading, revision: 0, role: 'own', nextNumber: 1 };
-    show({ head: made, lines: [], scales: [], waiting: [], conflicts: [] });
+    show({ head: made, lines: [], things: NO_THINGS, waiting: [], conflicts: [] });
     jobs.value = [...jobs.value, made];
     keepHere({ change: { id: uuidv7(), kind: 'job.add', title, reading } });
   }

@@ -1,12 +1,14 @@
 import {
   comparePlaces,
+  THING_KINDS,
   type Change,
   type ChangeResult,
   type JobWire,
+  thingResult,
+  type KeptThing,
   type LineChange,
   type LineWire,
-  type ScaleChange,
-  type ScaleWire,
+  type ThingChange,
 } from '@sprell/contract';
 import {
   bindLast,
@@ -24,10 +26,12 @@ import { v7 as uuidv7 } from 'uuid';
 import { computed, markRaw, ref, shallowRef } from 'vue';
 import type { JobHead, KeptConflict, LocalJob } from '../../adapters/local/local-store.ts';
 import { localStore } from '../../adapters/local/local-store-loader.ts';
-import { changeSubject, resultSubject, settled } from '../../adapters/local/settled.ts';
+import { changeSubject, resultSubject, settled, thingsOf } from '../../adapters/local/settled.ts';
 import { remember } from '../../adapters/local-memory.ts';
 import type { Conflict } from './conflict.ts';
-import { changedElsewhere, useScales } from './job-scales.ts';
+import { definitionText, useScales } from './job-scales.ts';
+import { useSetOuts } from './job-set-outs.ts';
+import { JobThings } from './job-things.ts';
 import { useMarks, type JobLines } from './job-marks.ts';
 import { useJobReading } from './job-reading.ts';
 import { useJobSync } from './job-sync.ts';
@@ -37,7 +41,7 @@ import { useSlateEdits } from './slate-edits.ts';
 import { SlateKeeper } from './slate-keeper.ts';
 import { isWorked, nameOf, splitLabel, withLabel, wordsOf, type SlateRow, type WorkedRow } from './slate-row.ts';
 import { useStepsBack } from './steps-back.ts';
-import type { Inverse, LineContent } from './undo-stack.ts';
+import type { Inverse, LineContent, ScaleContent } from './undo-stack.ts';
 
 /** The open job: its lines, their results, and every change to them. */
 export const useJobStore = defineStore('job', () => {
@@ -70,7 +74,7 @@ export const useJobStore = defineStore('job', () => {
     failure,
     jobId: () => job.value?.id,
     lines: () => lines,
-    scales: () => drawn.inner,
+    things: () => things,
     toConflict,
     write,
     setDeleted,
@@ -83,10 +87,11 @@ export const useJobStore = defineStore('job', () => {
   /** What landed from here is what the next entry goes on from, whatever others put on the slate meanwhile. */
   let landedHere: string | undefined;
 
-  function show({ head, lines: loaded, scales, waiting, conflicts: kept }: LocalJob): void {
+  function show({ head, lines: loaded, things: kinds, waiting, conflicts: kept }: LocalJob): void {
     const isSame = job.value?.id === head.id;
     job.value = head;
-    drawn.inner.showScales(scales);
+    things.show(kinds);
+    drawn.showScaleInHand();
     remember('job', head.id);
     nextNumber = Math.max(head.nextNumber, ...loaded.map(({ number }) => (number ?? 0) + 1));
     lines = new Map(loaded.map((line) => [line.id, line]));
@@ -110,8 +115,13 @@ export const useJobStore = defineStore('job', () => {
 
   const numberOf = (id: string) => lines.get(id)?.number ?? undefined;
   const shownSource = (line: LineWire) => fromStored(line.source, numberOf);
-  const stored = (source: string) =>
-    toStored(source, (number) => keeper.slate.lineNumbered(number)?.line.id, style.value);
+  /** A line that landed here keeps its number until the server says otherwise, though one from elsewhere has it too. */
+  const stored = (source: string) => {
+    const here = landedHere === undefined ? undefined : lines.get(landedHere);
+    const idOf = (number: number) =>
+      here?.deleted === false && here.number === number ? here.id : keeper.slate.lineNumbered(number)?.line.id;
+    return toStored(source, idOf, style.value);
+  };
 
   /** A line in a person's words, its note among them. */
   function whatItSays(line: LineWire): string {
@@ -162,11 +172,11 @@ export const useJobStore = defineStore('job', () => {
     showRows();
   }
 
-  function send(change: LineChange | ScaleChange, scale?: ScaleWire): void {
+  function send(change: LineChange | ThingChange, thing?: KeptThing): void {
     const subject = changeSubject(change);
     pendingChange.set(subject, change.id);
     const line = lines.get(subject);
-    sync.keepHere({ change, ...(line ? { line } : {}), ...(scale ? { scale } : {}) });
+    sync.keepHere({ change, ...(line ? { line } : {}), ...(thing ? { thing } : {}) });
   }
 
   const baseOf = ({ id, revision }: { readonly id: string; readonly revision: number }) =>
@@ -186,13 +196,14 @@ export const useJobStore = defineStore('job', () => {
     const made = settled(job.value?.id ?? '', result, {
       head: job.value,
       line: before,
-      scale: drawn.inner.scaleOf(subject),
+      thing: things.find(subject)?.thing,
       conflict: kept && { lineId: subject, jobId: '', mine: kept.mine, theirs: kept.line },
       isOvertaken: pendingChange.has(subject),
     });
     if (made.head) job.value = made.head;
-    if (made.scale) drawn.inner.put(made.scale);
-    if (result.status === 'scale.conflict') failure.value = changedElsewhere(drawn.inner.titleOf(result.scale));
+    if (made.thing) things.put(made.thing);
+    const told = thingResult(result);
+    if (told?.isConflict) failure.value = things.changedElsewhere(told);
     if (made.conflict) showBoth(made.conflict);
     if (made.line === undefined) return;
     if (before && isWorked(before) && before.number !== made.line.number)
@@ -204,11 +215,13 @@ export const useJobStore = defineStore('job', () => {
   }
 
   /** Changes of other devices, in what is shown; what has changes of our own waiting stays as it is. */
-  function merge({ lines: told, scales, ...head }: JobWire): void {
+  function merge({ lines: told, scales, setOuts, ...head }: JobWire): void {
     const nextThere = Math.max(nextNumber, head.nextNumber);
     job.value = pendingChange.has('job') && job.value ? { ...job.value, revision: head.revision } : head;
     nextNumber = nextThere;
-    for (const scale of scales) if (!pendingChange.has(scale.id)) drawn.inner.put(scale);
+    const kinds = thingsOf({ scales, setOuts });
+    for (const kind of THING_KINDS)
+      for (const thing of kinds[kind]) if (!pendingChange.has(thing.id)) things.put({ kind, thing });
     for (const line of told) {
       const before = lines.get(line.id);
       if (pendingChange.has(line.id) || (before?.revision ?? 0) > line.revision) continue;
@@ -320,8 +333,18 @@ export const useJobStore = defineStore('job', () => {
     show,
     merge,
   });
-  const drawn = useScales({ style, jobId: () => job.value?.id, scope: () => scope(), baseOf, send, pushUndo });
-  const { inner: _, ...scaleDoor } = drawn;
+  const things = new JobThings({
+    baseOf,
+    send,
+    pushUndo,
+    nameOf: ({ kind, thing }) =>
+      kind === 'scale'
+        ? `the scale ${thing.name ?? definitionText(thing as ScaleContent, style.value)}`
+        : `the setting-out ${thing.name ?? ''}`,
+  });
+  const drawn = useScales({ style, jobId: () => job.value?.id, scope: () => scope(), things });
+  const { showScaleInHand: _, ...scaleDoor } = drawn;
+  const setOutDoor = useSetOuts({ things, stored, shown: (source) => fromStored(source, numberOf) });
   /** What works on marks as a whole is given of the job. */
   const jobLines = markRaw<JobLines>({
     rows: () => rows.value,
@@ -368,6 +391,7 @@ export const useJobStore = defineStore('job', () => {
     ...stick,
     jobLines,
     ...scaleDoor,
+    ...setOutDoor,
     undo,
     resolveConflict,
     scope,

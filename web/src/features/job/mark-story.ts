@@ -143,6 +143,7 @@ export function useMarkStory() {
   function rename(from: string, to: string): void {
     const isHeld = store.inHand?.name.toLowerCase() === from.toLowerCase();
     const steps = rewriteAll([...job.lines().values()], (source) => renamedIn(source, from, to, job.style()));
+    steps.push(...store.rewriteSetOuts((source) => renamedIn(source, from, to, job.style())));
     if (steps.length > 0) job.pushUndo({ kind: 'many', steps, says: `Call ${to} ${from} again` });
     if (isHeld) store.takeInHand(to);
   }

@@ -3,7 +3,7 @@ import { ref, type Ref, type ShallowRef } from 'vue';
 import type { KeptConflict } from '../../adapters/local/local-store.ts';
 import { localStore } from '../../adapters/local/local-store-loader.ts';
 import type { Conflict } from './conflict.ts';
-import { changedElsewhere, type useScales } from './job-scales.ts';
+import type { JobThings } from './job-things.ts';
 import { changedSince, UndoStack, type Inverse, type LineContent } from './undo-stack.ts';
 
 /** What of the open job steps are taken back in. */
@@ -12,7 +12,7 @@ export interface StepsOf {
   readonly failure: Ref<string | undefined>;
   jobId(): string | undefined;
   lines(): ReadonlyMap<string, LineWire>;
-  scales(): ReturnType<typeof useScales>['inner'];
+  things(): JobThings;
   toConflict(kept: KeptConflict): Conflict;
   write(line: LineWire, content: LineContent): void;
   setDeleted(line: LineWire, deleted: boolean): void;
@@ -32,7 +32,7 @@ export function useStepsBack(job: StepsOf) {
   /** What undoing compares: a place on the slate may be another by now, and a number is the server's. */
   function saidNow(id: string): string | undefined {
     const line = job.lines().get(id);
-    return line ? JSON.stringify([line.deleted, line.source, line.label, line.note]) : job.scales().saidNow(id);
+    return line ? JSON.stringify([line.deleted, line.source, line.label, line.note]) : job.things().saidNow(id);
   }
 
   function pushUndo(step: Inverse): void {
@@ -52,9 +52,9 @@ export function useStepsBack(job: StepsOf) {
       for (const one of step.steps) takeBack(one, elsewhere);
       return;
     }
-    if ('scaleId' in step) {
-      const left = job.scales().takeScaleBack(step, elsewhere.has(step.scaleId));
-      if (left !== undefined) job.failure.value = changedElsewhere(left);
+    if ('thingId' in step) {
+      const left = job.things().takeBack(step, elsewhere.has(step.thingId));
+      if (left !== undefined) job.failure.value = left;
       return;
     }
     const line = job.lines().get(step.lineId);

@@ -1,4 +1,4 @@
-import type { ScaleWire } from '@sprell/contract';
+import type { ThingContent, ThingKind } from '@sprell/contract';
 import { remember, remembered } from '../../adapters/local-memory.ts';
 
 /** What a line said, or that it was not there. */
@@ -10,19 +10,34 @@ export interface LineContent {
 }
 
 /** What a drawing scale says. */
-export type ScaleContent = Pick<ScaleWire, 'kind' | 'paper' | 'site' | 'name'>;
+export type ScaleContent = ThingContent<'scale'>;
+
+/** A step back of a thing that is kept whole. */
+export type ThingInverse =
+  | {
+      readonly kind: 'thing.delete' | 'thing.restore';
+      readonly thing: ThingKind;
+      readonly thingId: string;
+      readonly says: string;
+    }
+  | {
+      readonly kind: 'thing.write';
+      readonly thing: ThingKind;
+      readonly thingId: string;
+      readonly content: ThingContent;
+      readonly says: string;
+    };
 
 /** How to take one step back. Sources are in their stored form, so that a renumbered line is still the one meant. */
 export type Inverse =
   | { readonly kind: 'delete'; readonly lineId: string; readonly says: string }
   | { readonly kind: 'restore'; readonly lineId: string; readonly says: string }
   | { readonly kind: 'write'; readonly lineId: string; readonly content: LineContent; readonly says: string }
-  | { readonly kind: 'scale.delete' | 'scale.restore'; readonly scaleId: string; readonly says: string }
-  | { readonly kind: 'scale.write'; readonly scaleId: string; readonly content: ScaleContent; readonly says: string }
+  | ThingInverse
   /** Several taken back together, the last first. */
   | { readonly kind: 'many'; readonly steps: readonly Inverse[]; readonly says: string };
 
-/** What a step speaks of, as it stood when the step was done: by the id of the line or scale. */
+/** What a step speaks of, as it stood when the step was done: by the id of the line or thing. */
 type Said = Readonly<Record<string, string | undefined>>;
 
 /** A step with how things stood after it; a difference since then is somebody else's doing. */
@@ -31,7 +46,7 @@ export interface Done {
   readonly said: Said;
 }
 
-/** Lines and scales that somebody else changed since the step was done. */
+/** Lines and things that somebody else changed since the step was done. */
 export function changedSince({ said }: Done, saidNow: (id: string) => string | undefined): ReadonlySet<string> {
   return new Set(Object.keys(said).filter((id) => said[id] !== undefined && said[id] !== saidNow(id)));
 }
@@ -47,13 +62,15 @@ export class UndoStack {
 
   constructor(jobId: string) {
     this.#key = `undo.${jobId}`;
-    // Steps were kept by themselves once.
+    // Steps were kept by themselves once, and those of a scale under names of its own.
     const kept = remembered<(Done | Inverse)[]>(this.#key) ?? [];
-    this.#steps = kept.map((one) => ('step' in one ? one : { step: one, said: {} }));
+    this.#steps = kept
+      .map((one) => ('step' in one ? one : { step: one, said: {} }))
+      .filter(({ step }) => step.kind === 'many' || 'lineId' in step || 'thingId' in step);
   }
 
   /**
-   * @param saidNow what a line or scale says. It is asked when the change that the step takes back is done: before the
+   * @param saidNow what a line or thing says. It is asked when the change that the step takes back is done: before the
    *   next step, and at the end of this task at the latest
    */
   push(step: Inverse, saidNow: (id: string) => string | undefined): void {
@@ -89,5 +106,5 @@ export class UndoStack {
 
 function subjects(step: Inverse): readonly string[] {
   if (step.kind === 'many') return step.steps.flatMap(subjects);
-  return ['scaleId' in step ? step.scaleId : step.lineId];
+  return ['thingId' in step ? step.thingId : step.lineId];
 }

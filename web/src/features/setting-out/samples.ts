@@ -25,6 +25,50 @@ export const SAMPLES: Readonly<Record<string, Givens>> = {
     ['flats', `12'`],
     ['plate', `1'`],
   ],
+  'square-check': [
+    ['length', `8'`],
+    ['width', `6'`],
+    ['rising', `10' 4"`],
+    ['falling', `9' 7"`],
+  ],
+  rafter: [
+    ['run', `9'`],
+    ['pitch', '8:12'],
+    ['overhang', `2'`],
+    ['depth', `1' 2"`],
+    ['seat', '8"'],
+  ],
+  hip: [
+    ['run', `9'`],
+    ['pitch', '8:12'],
+  ],
+  jacks: [
+    ['run', `9'`],
+    ['pitch', '8:12'],
+    ['centres', `2'`],
+  ],
+  ellipse: [
+    ['long', `6'`],
+    ['short', `4'`],
+  ],
+  wall: [
+    ['length', `8'`],
+    ['height', `5'`],
+    ['thick', `1'`],
+    ['openings', '8 sq ft'],
+  ],
+  footing: [
+    ['footLength', `5'`],
+    ['footWidth', `4'`],
+    ['topLength', `2'`],
+    ['topWidth', `2'`],
+    ['height', `3'`],
+  ],
+  'spacing-centres': [
+    ['length', `40"`],
+    ['width', `2"`],
+    ['centres', `8"`],
+  ],
   slab: [
     ['length', `8'`],
     ['width', `5'`],

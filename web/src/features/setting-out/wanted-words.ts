@@ -1,3 +1,5 @@
+const MORE = ['', '', 'Two', 'Three', 'Four', 'Five', 'Six'];
+
 /** What is still missing, in a sentence; undefined where nothing is. */
 export function wantedWords(
   wanted: readonly (readonly string[])[],
@@ -7,7 +9,7 @@ export function wantedWords(
   if (first === undefined) return undefined;
   const titles = [...new Set(wanted.flat())].map(titleOf);
   if (first.length === 1) return `One more and it is solved: ${either(titles)}.`;
-  return `${first.length === 2 ? 'Two' : 'Three'} more solve it, of: ${titles.join(', ')}.`;
+  return `${MORE[first.length] ?? 'These'} more solve it, of: ${titles.join(', ')}.`;
 }
 
 function either(titles: readonly string[]): string {
