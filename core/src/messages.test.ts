@@ -72,6 +72,8 @@ const ELSEWHERE = [
   'steps.long',
   'steps.short',
   'steps.slope',
+  'steps.headroom',
+  'template.too_large',
   'wall.openings',
   'footing.top',
   'rod.too_long',

@@ -121,7 +121,10 @@ const SENTENCES: Sentences = {
   'steps.long': () => 'Two rises and a going are longer than you allow; make the going shorter or the rise lower.',
   'spacing.ends': () => 'These sizes come out at no whole number of members; leave the end gaps or the centres open.',
   'spacing.centres': () => 'The members are as wide as their centres are apart; take wider centres.',
+  'steps.headroom': () => 'Under the floor above there is less headroom than you allow, even before the first riser.',
   'steps.slope': () => 'The flight is steeper than you allow; make the going longer.',
+  'template.too_large': ({ limit, sheets }) =>
+    `Full size this takes ${sheets} sheets; no more than ${limit} are made. Save it to scale.`,
   'wall.openings': () => 'The openings are as large as the wall; check the two.',
   'footing.top': () => 'The top is larger than the foot; change the two over.',
   'steps.short': () => 'Two rises and a going are shorter than you allow; make the going longer.',

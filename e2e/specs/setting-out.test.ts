@@ -82,4 +82,42 @@ describe('setting out', () => {
     expect(top).toBeLessThan(420);
     expect(bench.errors).toEqual([]);
   });
+
+  it('is kept in the job under a name, is there after a reload and on another device, and is put on paper', async () => {
+    const bench = await settingOut('rafter');
+    await give(bench, 'span', `24'`);
+    await give(bench, 'pitch', '9:12');
+    await give(bench, 'ridge', '1 1/2"');
+    await reads(bench, 'cut', '14′ 11 1⁄16″');
+    await bench.fill('[data-test=set-out-name]', 'Workshop roof');
+    await bench.click('[data-test=keep-set-out]');
+    await bench.page.waitForSelector('[data-kept="Workshop roof"].chosen');
+    await bench.kept();
+    await bench.page.reload();
+    await bench.page.waitForSelector('[data-kept="Workshop roof"].chosen');
+    await reads(bench, 'cut', '14′ 11 1⁄16″');
+    await bench.click('[data-test=on-paper]');
+    await bench.page.waitForSelector('.print svg');
+    const scale = await bench.page.$$eval('.print text', (all) => all.map((one) => one.textContent.trim()));
+    expect(scale.some((text) => text.startsWith('Scale'))).toBe(true);
+    await bench.click('[data-test=full-size]');
+    await bench.page.waitForFunction(() =>
+      /^\d{2} sheets$/.test(document.querySelector('.paper [role=status]')?.textContent ?? ''),
+    );
+    expect(await bench.complaints()).toEqual([]);
+
+    const other = await openBench(browser, PHONE, bench);
+    await other.page.goto(`${new URL(other.page.url()).origin}/setting-out/circle`);
+    await other.click('[data-kept="Workshop roof"]');
+    await reads(other, 'span', '24′');
+    await give(other, 'ridge', '2"');
+    await other.click('[data-test=write-set-out]');
+    await other.kept();
+    await bench.page.waitForSelector('[data-test=write-set-out]:not(:disabled)');
+    await other.click('[data-test=remove-set-out]');
+    await bench.page.waitForFunction(() => document.querySelector('[data-kept="Workshop roof"]') === null);
+    await other.undo();
+    await bench.page.waitForSelector('[data-kept="Workshop roof"]');
+    expect([...bench.errors, ...other.errors]).toEqual([]);
+  });
 });

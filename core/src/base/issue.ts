@@ -108,7 +108,9 @@ export interface IssueFields {
   'steps.long': object;
   'steps.short': object;
   'steps.slope': object;
+  'steps.headroom': object;
   'wall.openings': object;
+  'template.too_large': { readonly limit: string; readonly sheets: string };
   'footing.top': object;
   'rod.too_long': { readonly limit: string; readonly sheets: string };
 }

@@ -10,11 +10,14 @@ import { makeRational } from '../number/rational.ts';
 import { approximate, divideValue, valueToNumber, type Value } from '../number/value.ts';
 import { ANGLE } from '../units/dimension.ts';
 import { bisect, refineRoot } from './root-search.ts';
-import { along, angle, path, size } from './figure.ts';
+import { along, angle, path, size, type Point } from './figure.ts';
 import type { Solver } from './solver.ts';
 
 /** The angle as the plain number of radians, which makes lengths of it. */
 const RADIANS = '({angle} / 1 rad)';
+
+/** From so many chords on the centre is far, and so much of a chord is drawn of the way to it. */
+const [FAR, SHOWN] = [1, 0.3];
 
 const ANGLE_FOUND = { dimension: ANGLE, unit: ' rad', none: 'arc.length' } as const;
 const ONE = approximateRational(makeRational(1));
@@ -124,16 +127,23 @@ export const ARC: Solver = {
       { x: chord / 2, y: 0 },
       { x: chord / 2, y: rise },
     ];
+    // The centre of a flat arc lies so far off that beside the way there nothing would be seen of the arc.
+    const isFar = radius - rise > FAR * chord;
+    const towards = (end: Point): Point => {
+      const share = isFar ? (chord * SHOWN) / radius : 1;
+      return { x: end.x + (centre.x - end.x) * share, y: end.y + (centre.y - end.y) * share };
+    };
     return {
       parts: [
         { kind: 'arc', centre, radius, from, to, weight: 'body', field: 'arc' },
         path([left, right], { field: 'chord' }),
-        path([left, centre, right], { weight: 'dashed', field: 'radius' }),
+        path([left, towards(left)], { weight: 'dashed', field: 'radius' }),
+        path([right, towards(right)], { weight: 'dashed', field: 'radius' }),
         path([foot, top], { weight: 'thin', field: 'rise' }),
         size(left, right, -1, 'chord'),
         size(foot, top, 0, 'rise'),
-        size(centre, right, -1, 'radius'),
-        angle(centre, from, to, 'angle'),
+        size(towards(right), right, -1, 'radius'),
+        ...(isFar ? [] : [angle(centre, from, to, 'angle')]),
       ],
     };
   },

@@ -46,8 +46,8 @@ export function aroundEllipse(long: Value, short: Value): Approximation {
   return multiplyApproximate(multiplyApproximate(addApproximate(pi, pi), invertApproximate(a)), minus(squared, taken));
 }
 
-/** Corners of the picture's outline. */
-const CORNERS = 120;
+/** Corners of the outline: of an ellipse a metre long the curve stands off them by two hundredths of a millimetre. */
+const CORNERS = 360;
 
 /**
  * An ellipse, drawn by a string around two pins. The pins stand as far from the middle as half of √(long² − short²); the

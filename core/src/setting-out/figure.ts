@@ -36,7 +36,15 @@ export type FigurePart =
   /** A size between two points, its line set off to the left of the way from one to the other by so many steps. */
   | { readonly kind: 'size'; readonly from: Point; readonly to: Point; readonly off: number; readonly field: string }
   /** An angle at a point, between two directions. */
-  | { readonly kind: 'angle'; readonly at: Point; readonly from: number; readonly to: number; readonly field: string }
+  | {
+      readonly kind: 'angle';
+      readonly at: Point;
+      readonly from: number;
+      readonly to: number;
+      readonly field: string;
+      /** Where between the two directions its words stand: 0.5 in the middle. */
+      readonly words: number;
+    }
   | { readonly kind: 'label'; readonly at: Point; readonly text: string };
 
 export const path = (
@@ -56,12 +64,13 @@ export const size = (from: Point, to: Point, off: number, field: string): Figure
   off,
   field,
 });
-export const angle = (at: Point, from: number, to: number, field: string): FigurePart => ({
+export const angle = (at: Point, from: number, to: number, field: string, words = 0.5): FigurePart => ({
   kind: 'angle',
   at,
   from,
   to,
   field,
+  words,
 });
 
 /** The point so far from another in a direction. */
@@ -69,3 +78,31 @@ export const along = ({ x, y }: Point, direction: number, distance: number): Poi
   x: x + Math.cos(direction) * distance,
   y: y + Math.sin(direction) * distance,
 });
+
+/** A line of a figure through points, curves made straight between them. */
+export interface Stroke {
+  readonly points: readonly Point[];
+  readonly weight: FigureWeight;
+  readonly field: string | undefined;
+}
+
+/**
+ * What a figure draws, without its sizes and words.
+ * @param flat by how much a curve may be cut short between two of its points, in metres
+ */
+export function strokes({ parts }: Figure, flat: number): readonly Stroke[] {
+  return parts.flatMap((part): readonly Stroke[] => {
+    if (part.kind === 'path') {
+      const [first] = part.points;
+      const points = part.closed && first ? [...part.points, first] : part.points;
+      return [{ points, weight: part.weight, field: part.field }];
+    }
+    if (part.kind !== 'arc') return [];
+    const { centre, radius, from, to } = part;
+    // Between two points so far apart the curve stands off the straight line by `flat`.
+    const turn = 2 * Math.acos(Math.max(0.5, 1 - flat / radius));
+    const count = Math.max(8, Math.ceil(Math.abs(to - from) / turn));
+    const points = Array.from({ length: count + 1 }, (_, n) => along(centre, from + ((to - from) * n) / count, radius));
+    return [{ points, weight: part.weight, field: part.field }];
+  });
+}

@@ -87,23 +87,23 @@ export const HIP: Solver = {
   draw: ({ run, rise, hipRun, corner, overhang = 0 }) => {
     if (run === undefined || rise === undefined || hipRun === undefined || corner === undefined) return undefined;
     const half = corner / 2;
-    // In plan below, the hip lying along; seen from the side above it.
+    // In plan, the hip lying along; beside it seen from the side.
     const foot = { x: 0, y: 0 };
     const top = { x: hipRun, y: 0 };
     const plate = run / Math.tan(half);
     const side = (turn: number) => [along(foot, turn, plate), along(foot, turn, plate * 1.25)] as const;
     const [left, right] = [side(half), side(-half)];
     const tip = overhang / Math.sin(half);
-    const base = run + Math.max(rise, run) * 0.35;
-    const lift = (x: number, y: number) => ({ x, y: base + y });
+    const beside = hipRun * 1.35 + tip;
+    const lift = (x: number, y: number) => ({ x: beside + x, y: y - rise / 2 });
     return {
       parts: [
         path([left[1], foot, right[1]], { weight: 'thin', field: 'corner' }),
         path([left[0], top, right[0]], { weight: 'dashed', field: 'run' }),
         path([{ x: -tip, y: 0 }, top], { field: 'hipRun' }),
         size(left[0], top, 1, 'run'),
-        size(foot, top, -3, 'hipRun'),
-        angle(foot, -half, half, 'corner'),
+        size(lift(0, 0), lift(hipRun, 0), -1, 'hipRun'),
+        angle(foot, -half, half, 'corner', 0.78),
         path([lift(-tip, (-tip * rise) / hipRun), lift(0, 0), lift(hipRun, rise)], { field: 'length' }),
         path([lift(0, 0), lift(hipRun, 0), lift(hipRun, rise)], { weight: 'dashed' }),
         size(lift(0, 0), lift(hipRun, rise), 1, 'length'),

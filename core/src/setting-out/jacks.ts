@@ -115,7 +115,7 @@ export const JACKS: Solver = {
         ),
       );
     }
-    if (first + centres < reach) parts.push(size({ x: first, y: 0 }, { x: first + centres, y: 0 }, -1, 'centres'));
+    if (first + centres < reach) parts.push(size({ x: first, y: 0 }, { x: first + centres, y: 0 }, -2, 'centres'));
     return { parts };
   },
 };

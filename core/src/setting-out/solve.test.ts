@@ -284,6 +284,7 @@ describe('a shape', () => {
     expect(breaks('steps', { total: `9'`, going: '14"' })).toEqual(['steps.long']);
     expect(breaks('steps', { total: `9'`, count: '20', going: '10"' })).toEqual(['steps.short']);
     expect(breaks('steps', { total: `9'`, going: '10"', steepestSlope: '30°' })).toEqual(['steps.slope']);
+    expect(breaks('steps', { total: `7'`, going: '10"', floor: `1'` })).toEqual(['steps.headroom']);
     const frame = { length: `8'`, width: `6'`, falling: `10'` };
     expect(breaks('square-check', { ...frame, rising: `10' 1/8"` })).toEqual([]);
     expect(breaks('square-check', { ...frame, rising: `10' 3/16"` })).toEqual(['square.to_left']);

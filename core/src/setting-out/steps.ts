@@ -110,6 +110,12 @@ export const STEPS: Solver = {
     { from: ['pace', 'longest'], entry: '{pace} <= {longest}', code: 'steps.long', limit: true },
     { from: ['pace', 'shortest'], entry: '{pace} >= {shortest}', code: 'steps.short', limit: true },
     { from: ['slope', 'steepestSlope'], entry: '{slope} <= {steepestSlope}', code: 'steps.slope', limit: true },
+    {
+      from: ['floor', 'headroom', 'total'],
+      entry: '{floor} + {headroom} <= {total}',
+      code: 'steps.headroom',
+      limit: true,
+    },
   ],
   draw: ({ count, rise, going, floor, headroom, opening }) => {
     if (count === undefined || rise === undefined || going === undefined) return undefined;
@@ -126,7 +132,7 @@ export const STEPS: Solver = {
     ];
     const end = { x: steps * going, y: top };
     const above: FigurePart[] = [];
-    if (floor !== undefined && headroom !== undefined && opening !== undefined) {
+    if (floor !== undefined && headroom !== undefined && opening !== undefined && floor + headroom <= top) {
       const edge = last.x - opening;
       const under = { x: edge, y: top - floor };
       const nosing = { x: edge, y: under.y - headroom };

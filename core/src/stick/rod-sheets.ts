@@ -1,8 +1,9 @@
 import { makeIssue, type Issue } from '../base/issue.ts';
 import { fail, ok, type Result } from '../base/result.ts';
 import { box, line, SHEETS, words, type Drawing, type Shape, type SheetSize } from '../drawing/drawing.ts';
-import { compareRational, makeRational, rationalToNumber } from '../number/rational.ts';
-import { COMMON_SCALES, type CommonScale } from '../scale/common-scales.ts';
+import { EDGE, HEAD, SHEET_LIMIT, sheetHead } from '../drawing/sheet-head.ts';
+import { rationalToNumber } from '../number/rational.ts';
+import { fittingScale } from '../scale/fitting-scale.ts';
 import { spreadLabels, type NamedQuantity, type Rod, type RodMark } from './rod.ts';
 
 /** A mark as it is printed. */
@@ -21,9 +22,6 @@ export interface RodPrint {
   readonly title: string;
 }
 
-/** Free edge of a sheet, which printers leave white. */
-const EDGE = 10;
-const HEAD = 14;
 /** A strip: the rod itself, and room above it for labels written upwards. */
 interface StripPlan {
   readonly height: number;
@@ -43,10 +41,6 @@ function oneStrip(marks: number, long: number): StripPlan {
   return { height: 120, rod: 20, label, apart: label * 1.3, leader: 14 };
 }
 const PER_METRE = 1000;
-/** Sheets that somebody may still cut out and join; a rod that takes more is printed to scale. */
-export const SHEET_LIMIT = 60;
-/** The line that tells whether a sheet was printed at its size. */
-const CHECK = 100;
 
 /**
  * The sheets of a rod: to scale on one, or full size in strips with cut lines, each strip with its number, and on every
@@ -60,7 +54,7 @@ export function rodSheets(
   const { width, height } = SHEETS[sheet];
   const long = width - 2 * EDGE;
   const span = (rod.end - rod.foot) * PER_METRE;
-  const scale = size === 'full-size' ? undefined : fittingScale(span, long, metric);
+  const scale = size === 'full-size' ? undefined : fittingScale(span / long, metric);
   const drawn = scale === undefined ? span : span / rationalToNumber(scale.factor);
   const plan = scale === undefined ? FULL_SIZE : oneStrip(rod.marks.length, long);
   const perSheet = Math.floor((height - 2 * EDGE - HEAD) / plan.height);
@@ -70,7 +64,8 @@ export function rodSheets(
     return fail(makeIssue('rod.too_long', { start: 0, end: 0 }, { limit: `${SHEET_LIMIT}`, sheets: `${sheets}` }));
   const strips = Array.from({ length: count }, (_, index) => stripOf(rod, plan, drawn, index, count, long));
   const pages = Array.from({ length: sheets }, (_, page) => {
-    const shapes: Shape[] = headOf(title, scale ? `scale ${scale.title}` : 'full size', page, sheets, width);
+    const how = `Story stick, ${scale ? `scale ${scale.title}` : 'full size'}. Sheet ${page + 1} of ${sheets}.`;
+    const shapes: Shape[] = sheetHead(title, how, width);
     strips.slice(page * perSheet, (page + 1) * perSheet).forEach((strip, row) => {
       const top = EDGE + HEAD + row * plan.height;
       shapes.push(...strip.map((shape) => moved(shape, EDGE, top)));
@@ -78,36 +73,6 @@ export function rodSheets(
     return { width, height, shapes };
   });
   return ok(pages);
-}
-
-/**
- * The largest of the common scales that the rod fits on the sheet by; its size where it fits as it is; for what no
- * common scale holds, the first power of ten that does.
- */
-function fittingScale(span: number, long: number, metric: boolean): Pick<CommonScale, 'title' | 'factor'> {
-  const scales = COMMON_SCALES.filter(({ definition }) => (definition.kind === 'ratio') === metric).sort((a, b) =>
-    compareRational(a.factor, b.factor),
-  );
-  const whole = COMMON_SCALES.find(({ title }) => title === '1:1') as CommonScale;
-  const fits = [whole, ...scales].find(({ factor }) => span <= long * rationalToNumber(factor) + 1e-9);
-  if (fits !== undefined) return fits;
-  const power = 10n ** BigInt(Math.ceil(Math.log10(span / long)));
-  return { title: `1:${power}`, factor: makeRational(power) };
-}
-
-function headOf(title: string, how: string, page: number, sheets: number, width: number): Shape[] {
-  const right = width - EDGE;
-  const y = EDGE + 5;
-  return [
-    words(EDGE, y, title, 4.5, { strong: true }),
-    words(EDGE, y + 5, `Story stick, ${how}. Sheet ${page + 1} of ${sheets}.`, 3.2),
-    line(right - CHECK, y + 1, right, y + 1),
-    line(right - CHECK, y - 1, right - CHECK, y + 3),
-    line(right, y - 1, right, y + 3),
-    words(right - CHECK / 2, y, `This line measures 100 mm when the sheet is printed at its size.`, 2.8, {
-      anchor: 'middle',
-    }),
-  ];
 }
 
 /**

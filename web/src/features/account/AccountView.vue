@@ -127,12 +127,8 @@ async function leave(): Promise<void> {
   </main>
 </template>
 
+<style scoped src="../../styles/page.css"></style>
 <style scoped>
-.view {
-  display: flex;
-  flex-direction: column;
-  min-height: 100dvh;
-}
 .body {
   columns: 3 340px;
   column-gap: 16px;

@@ -94,12 +94,8 @@ function write(scaleId: string, content: ScaleContent): void {
   </main>
 </template>
 
+<style scoped src="../../styles/page.css"></style>
 <style scoped>
-.view {
-  display: flex;
-  flex-direction: column;
-  min-height: 100dvh;
-}
 .body {
   flex: 1;
   display: grid;

@@ -5,7 +5,7 @@ import { computed, ref, watch } from 'vue';
 import { Maximize, Minus, Plus } from 'lucide-vue-next';
 import type { Figure } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
-import { layOut, WHOLE, type Look } from './figure-layout.ts';
+import { layOut, WHOLE, wordsWithRoom, type LaidWords, type Look } from './figure-layout.ts';
 
 const props = defineProps<{
   figure: Figure;
@@ -27,6 +27,10 @@ watch(
 const laid = computed(() =>
   layOut(props.figure, Math.max(width.value, 200), Math.max(height.value, 160), { look: look.value }),
 );
+
+const TYPE = 18;
+const textOf = ({ text, field }: LaidWords) => text ?? props.readings[field ?? ''];
+const words = computed(() => wordsWithRoom(laid.value.words, textOf, TYPE, props.active));
 
 const ZOOM_STEP = 1.4;
 const MOST = 40;
@@ -91,7 +95,7 @@ function release(event: PointerEvent): void {
         />
       </svg>
       <button
-        v-for="(one, at) in laid.words"
+        v-for="(one, at) in words"
         :key="at"
         type="button"
         class="words"
@@ -100,7 +104,7 @@ function release(event: PointerEvent): void {
         tabindex="-1"
         @click="one.field !== undefined && emit('pick', one.field)"
       >
-        <SizeText :text="one.text ?? readings[one.field ?? ''] ?? ''" />
+        <SizeText :text="textOf(one) ?? ''" />
       </button>
     </div>
     <div class="zoom" :class="{ whole: look.zoom === 1 }">

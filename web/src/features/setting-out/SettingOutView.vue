@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Setting out: a shape from the sizes that are known, drawn to scale as they are written. */
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, watch } from 'vue';
+import { useRouter } from 'vue-router';
 import {
   describeIssue,
   isMetric,
@@ -12,34 +13,62 @@ import {
   type Field,
   type Solver,
 } from '@sprell/core';
+import { Printer } from 'lucide-vue-next';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
 import ScreenHead from '../bench/ScreenHead.vue';
 import { useJobStore } from '../job/job.store.ts';
+import type { SetOut } from '../job/job-set-outs.ts';
 import ArcOrdinates from './ArcOrdinates.vue';
 import AtHand from './AtHand.vue';
 import FigurePicture from './FigurePicture.vue';
+import JackLengths from './JackLengths.vue';
+import KeepForm from './KeepForm.vue';
+import KeptList from './KeptList.vue';
 import ShapeField from './ShapeField.vue';
 import ShapeList from './ShapeList.vue';
 import { SAMPLES } from './samples.ts';
-import { useSetOut } from './use-set-out.ts';
+import { putInFields, useSetOut } from './use-set-out.ts';
+import { VOLUME_UNITS, VOLUMES_IN } from './volume-units.ts';
 import { wantedWords } from './wanted-words.ts';
 
 const SpacingMarks = defineAsyncComponent(() => import('./SpacingMarks.vue'));
+const FigurePrint = defineAsyncComponent(() => import('./FigurePrint.vue'));
 
 const props = defineProps<{ shape: string }>();
 
 const store = useJobStore();
+const router = useRouter();
 onMounted(async () => {
   if (store.job === undefined) await store.start();
 });
 
 const solver = computed(() => SOLVERS.find(({ id }) => id === props.shape) ?? (SOLVERS[0] as Solver));
-const { givens, given, give, clear, solved, chosen, answer, read, readings } = useSetOut(solver);
+const setOut = useSetOut(solver);
+const {
+  givens,
+  given,
+  give,
+  clear,
+  before,
+  goBack,
+  opened,
+  isChanged,
+  solved,
+  chosen,
+  answer,
+  read,
+  readings,
+  volumeUnit,
+} = setOut;
 
 const form = ref<HTMLElement>();
 const active = ref<string>();
-watch(solver, () => (active.value = undefined));
+watch(solver, () => {
+  active.value = undefined;
+  isOnPaper.value = false;
+});
+const isOnPaper = ref(false);
 /** What can be written first, then what comes of it. */
 const fields = computed(() => {
   const all = [...solver.value.fields, ...(solver.value.asks ?? [])];
@@ -51,6 +80,7 @@ function hint({ id, otherwise }: Field): string | undefined {
   if (otherwise) return isMetric(store.style.length) ? otherwise.metric : otherwise.imperial;
   return givens.value.length === 0 ? SAMPLES[solver.value.id]?.find(([field]) => field === id)?.[1] : undefined;
 }
+const hasVolumes = computed(() => fields.value.some(({ kind }) => kind === 'volume'));
 const isFound = (field: Field) => answer.value?.known[field.id]?.how === 'found';
 
 /** Goes to a field: by a touch on its size in the picture. */
@@ -72,7 +102,7 @@ function use(entry: string): void {
 
 function toSlate(field: Field): void {
   const known = answer.value?.known[field.id];
-  if (known) store.land(`${field.title.toLowerCase()}: ${slateEntry(field, known)}`);
+  if (known) store.land(`${field.title.toLowerCase()}: ${slateEntry(field, known, volumeUnit.value?.words)}`);
 }
 function keep(field: Field): void {
   const known = answer.value?.known[field.id];
@@ -81,10 +111,37 @@ function keep(field: Field): void {
   if (known && name !== undefined) store.land(`${name} = ${known.entry}`);
 }
 
+/** Opens a setting-out of the job: in the fields of this shape, or of its own. */
+async function open(kept: SetOut): Promise<void> {
+  if (kept.shape === solver.value.id) {
+    setOut.replace({ givens: kept.givens, answer: kept.answer, setOutId: kept.id });
+    return;
+  }
+  putInFields(store.job?.id, kept);
+  await router.push(`/setting-out/${kept.shape}`);
+}
+const keepAs = (name: string) => setOut.belongTo(store.addSetOut({ name, ...setOut.content() }));
+function write(name: string): void {
+  if (opened.value) store.editSetOut({ id: opened.value.id, name, ...setOut.content() });
+}
+
+/** What stands beside the drawing on paper: all that was given or found, in the order of the fields. */
+const sizes = computed(() =>
+  fields.value.flatMap(({ id, title }) => {
+    const reading = readings.value[id];
+    return reading === undefined ? [] : [[title, reading] as const];
+  }),
+);
+
 /** Members over a length have places to be marked. */
+const ENDS: Readonly<Record<string, Ends>> = {
+  'spacing-gaps': 'gaps',
+  'spacing-members': 'members',
+  'spacing-centres': 'rest',
+};
 const ends = computed((): Ends | undefined => {
   const { id } = solver.value;
-  return id === 'spacing-gaps' ? 'gaps' : id === 'spacing-members' ? 'members' : undefined;
+  return ENDS[id];
 });
 
 const titleOf = (id: string) => fields.value.find((field) => field.id === id)?.title ?? id;
@@ -99,12 +156,30 @@ const contradiction = computed(() => {
   <main class="view">
     <ScreenHead title="Setting out" />
     <ShapeList :chosen="solver.id" />
+    <KeptList :open-id="opened?.id" @open="open" />
     <div class="body">
       <section ref="form" class="form" :aria-label="solver.title">
         <div class="title">
           <h2>{{ solver.title }}</h2>
-          <PlainButton :disabled="givens.length === 0" data-test="clear" @click="clear">Begin anew</PlainButton>
+          <PlainButton
+            v-if="answer?.figure"
+            :aria-pressed="isOnPaper"
+            title="The drawing on paper: PDF, SVG, full size"
+            data-test="on-paper"
+            @click="isOnPaper = !isOnPaper"
+            ><Printer :size="18" aria-hidden="true" /><span class="sr-only">On paper</span></PlainButton
+          >
+          <PlainButton v-if="before" data-test="go-back" @click="goBack">Back to what was here</PlainButton>
+          <PlainButton v-else :disabled="givens.length === 0" data-test="clear" @click="clear">Begin anew</PlainButton>
         </div>
+        <KeepForm
+          :opened
+          :is-changed
+          :is-empty="givens.length === 0"
+          @keep="keepAs"
+          @write="write"
+          @remove="opened && store.removeSetOut(opened.id)"
+        />
         <ShapeField
           v-for="field in fields"
           :key="field.id"
@@ -120,6 +195,17 @@ const contradiction = computed(() => {
           @slate="toSlate(field)"
           @keep="keep(field)"
         />
+        <label v-if="hasVolumes" class="volumes"
+          >Volumes in
+          <select
+            :value="given(VOLUMES_IN)"
+            data-test="volumes-in"
+            @change="give(VOLUMES_IN, ($event.target as HTMLSelectElement).value)"
+          >
+            <option value="">the units of the job</option>
+            <option v-for="{ words, title } in VOLUME_UNITS" :key="words" :value="words">{{ title }}</option>
+          </select></label
+        >
       </section>
       <div class="work">
         <div v-if="solved.answers.length > 1" class="answers" role="radiogroup" aria-label="Which of the two">
@@ -141,6 +227,7 @@ const contradiction = computed(() => {
         <ul v-if="answer && answer.breaks.length > 0" class="says problem" role="status" data-test="breaks">
           <li v-for="one in answer.breaks" :key="one.code">{{ describeIssue(one) }}</li>
         </ul>
+        <p v-else-if="answer?.keeps" class="says" role="status" data-test="keeps">Within your limits.</p>
         <FigurePicture
           v-if="answer?.figure"
           class="figure"
@@ -151,20 +238,25 @@ const contradiction = computed(() => {
           @pick="goTo"
         />
         <div v-else class="figure" />
+        <FigurePrint
+          v-if="answer?.figure && isOnPaper"
+          class="marks"
+          :figure="answer.figure"
+          :title="opened?.name ?? solver.title"
+          :readings
+          :sizes
+        />
         <AtHand @use="use" />
         <ArcOrdinates v-if="solver.id === 'arc' && answer?.figure" class="marks" :answer />
+        <JackLengths v-if="solver.id === 'jacks' && answer?.figure" class="marks" :answer />
         <SpacingMarks v-if="ends && answer?.figure" class="marks" :answer :ends />
       </div>
     </div>
   </main>
 </template>
 
+<style scoped src="../../styles/page.css"></style>
 <style scoped>
-.view {
-  display: flex;
-  flex-direction: column;
-  min-height: 100dvh;
-}
 .body {
   flex: 1;
   display: grid;
@@ -176,15 +268,32 @@ const contradiction = computed(() => {
 .title {
   display: flex;
   align-items: center;
-  justify-content: space-between;
-  gap: 12px;
+  gap: 8px;
   padding: 6px 16px;
   border-bottom: 1px solid var(--groove);
 }
 h2 {
+  flex: 1;
   margin: 0;
   font-size: 19px;
   font-weight: 600;
+}
+.volumes {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  padding: 8px 16px;
+  font-size: 15px;
+  color: var(--ink-soft);
+}
+select {
+  min-height: 44px;
+  padding: 0 8px;
+  border: 1px solid var(--groove);
+  border-radius: 3px;
+  background: var(--board);
+  color: var(--ink);
+  font-size: 16px;
 }
 .work {
   position: sticky;
@@ -213,8 +322,9 @@ h2 {
   background: var(--pencil-wash);
 }
 ul.says {
-  display: block;
-  padding-left: 32px;
+  flex-direction: column;
+  align-items: flex-start;
+  list-style: none;
 }
 .answers {
   display: flex;

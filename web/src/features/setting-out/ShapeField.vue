@@ -2,8 +2,9 @@
 /** One size of a shape: given here, or found and to be used elsewhere. */
 import { computed, useId } from 'vue';
 import { ArrowLeftToLine, Bookmark } from 'lucide-vue-next';
-import { kindOf, type Field, type Issue, type Quantity, type Reading } from '@sprell/core';
+import { exactText, kindOf, type Field, type Issue, type Quantity, type Reading } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
+import { useJobStore } from '../job/job.store.ts';
 import { roundingWord, roundingWords } from '../bench/reading/rounding-words.ts';
 import IssueText from '../field/IssueText.vue';
 
@@ -26,11 +27,25 @@ const rounding = computed(() => {
   const { quantity, reading } = props.found;
   return kindOf(quantity.dimension) === 'length' ? roundingWord('length', reading) : undefined;
 });
+const store = useJobStore();
+/** Longest exact form that says more than it hides. */
+const SHORT_FORM = 40;
+/** The true size, where the reading is not it and it is short enough to be read. */
+const exactForm = computed(() => {
+  if (!props.found || props.found.reading.rounding === 'exact') return undefined;
+  const form = exactText(props.found.quantity, store.style)?.text;
+  return form !== undefined && form.length <= SHORT_FORM ? form : undefined;
+});
 const cost = computed(() => props.found && roundingWords(props.found.quantity, props.found.reading));
 </script>
 
 <template>
-  <div class="row" :class="{ active, found: isFound }" :data-field="field.id">
+  <div
+    class="row"
+    :class="{ active, found: isFound, given: field.given }"
+    :data-field="field.id"
+    @click="field.given || emit('focus')"
+  >
     <label v-if="field.given" :for="inputId">{{ field.title }}</label>
     <span v-else class="name">{{ field.title }}</span>
     <input
@@ -75,6 +90,9 @@ const cost = computed(() => props.found && roundingWords(props.found.quantity, p
         <Bookmark :size="18" aria-hidden="true" /><span class="sr-only">Keep {{ field.title }} on the story stick</span>
       </button>
     </span>
+    <p v-if="active && cost && !issue" class="true" data-test="true-size">
+      <SizeText :text="cost" /><template v-if="exactForm">; exactly <SizeText :text="exactForm" /></template>
+    </p>
     <p v-if="issue" class="issue"><IssueText :issue @mend="(fix) => emit('give', fix.entry)" /></p>
   </div>
 </template>
@@ -83,11 +101,11 @@ const cost = computed(() => props.found && roundingWords(props.found.quantity, p
 .row {
   display: grid;
   grid-template:
-    'name reading uses' auto 'input reading uses' auto 'issue issue issue' auto / minmax(0, 1fr)
-    122px 88px;
+    'name name uses' auto 'input reading uses' auto 'issue issue issue' auto / minmax(0, 1fr)
+    126px 88px;
   align-items: center;
-  gap: 1px 10px;
-  padding: 5px 16px 7px;
+  gap: 0 10px;
+  padding: 3px 16px 6px;
   border-bottom: 1px solid var(--groove);
 }
 .active {
@@ -100,8 +118,8 @@ label,
   color: var(--ink-soft);
 }
 .name {
-  grid-row: 1 / 3;
-  padding: 8px 0;
+  grid-area: 1 / 1 / 3 / 2;
+  padding: 6px 0;
 }
 input {
   grid-area: input;
@@ -125,6 +143,9 @@ input[aria-invalid='true'] {
   flex-direction: column;
   align-items: flex-end;
   line-height: 1.15;
+}
+.row:not(.given) .reading {
+  grid-row: 1 / 3;
 }
 .size {
   font-family: var(--figures);
@@ -156,6 +177,12 @@ input[aria-invalid='true'] {
 }
 .uses button:disabled {
   opacity: 0.25;
+}
+.true {
+  grid-column: 1 / 4;
+  margin: 2px 0 0;
+  font-size: 15px;
+  color: var(--ink-soft);
 }
 .issue {
   grid-area: issue;

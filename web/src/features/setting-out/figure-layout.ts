@@ -1,4 +1,4 @@
-import type { Figure, FigurePart, Point } from '@sprell/core';
+import { strokes, type Figure, type FigurePart, type Point } from '@sprell/core';
 
 /** A figure as it lies on a screen: paths and words in pixels, y downwards. */
 export interface LaidFigure {
@@ -6,6 +6,8 @@ export interface LaidFigure {
   readonly words: readonly LaidWords[];
 }
 export interface LaidLine {
+  readonly points: readonly Point[];
+  /** The points as the path of an SVG. */
   readonly d: string;
   readonly look: 'body' | 'thin' | 'dashed' | 'size' | 'field';
   readonly field: string | undefined;
@@ -27,18 +29,30 @@ export interface Look {
 }
 export const WHOLE: Look = { zoom: 1, dx: 0, dy: 0 };
 
+/** By how much of a pixel a curve may be cut short. */
+const SMOOTH = 0.1;
 /** Pixels from one size line to the next, and around the figure where sizes stand. */
 const STEP = 30;
-const ROOM = { x: 104, y: 72 };
+const ROOM = { x: 104, y: 84 };
 const BARE_ROOM = 6;
 /** Half of the length and of the height of an angle's words, and how far from the corner they may stand. */
 const [HALF_WORDS, HALF_TYPE, NEAREST, FURTHEST] = [36, 9, 48, 150];
 
-/**
- * Lays a figure into a picture, to scale.
- * @param bare without sizes and angles: a small picture to choose by
- */
-export function layOut(figure: Figure, width: number, height: number, { bare = false, look = WHOLE } = {}): LaidFigure {
+export interface LayOut {
+  /** Without sizes and angles: a small picture to choose by. */
+  readonly bare?: boolean;
+  readonly look?: Look;
+  /** The scale to draw by, in pixels for each metre, from the largest that fits. */
+  readonly scaleOf?: (fits: number) => number;
+}
+
+/** Lays a figure into a picture, to scale. */
+export function layOut(
+  figure: Figure,
+  width: number,
+  height: number,
+  { bare = false, look = WHOLE, scaleOf = (fits) => fits }: LayOut = {},
+): LaidFigure {
   const points = figure.parts.flatMap(pointsOf);
   const [left, right] = extent(points.map(({ x }) => x));
   const [low, high] = extent(points.map(({ y }) => y));
@@ -47,22 +61,20 @@ export function layOut(figure: Figure, width: number, height: number, { bare = f
     (width - room(ROOM.x, width)) / (right - left || 1),
     (height - room(ROOM.y, height)) / (high - low || 1),
   );
-  const scale = fits * look.zoom;
+  const scale = scaleOf(fits) * look.zoom;
   const at = ({ x, y }: Point): Point => ({
     x: width / 2 + (x - (left + right) / 2) * scale + look.dx,
     y: height / 2 - (y - (low + high) / 2) * scale + look.dy,
   });
   const lines: LaidLine[] = [];
   const words: LaidWords[] = [];
+  for (const { points: drawn, weight, field } of strokes(figure, SMOOTH / scale))
+    lines.push(lineThrough(drawn.map(at), weight, field));
   for (const part of figure.parts) {
-    if (part.kind === 'path' || part.kind === 'arc') {
-      const d = part.kind === 'path' ? pathThrough(part.points.map(at), part.closed) : arcPath(part, at, scale);
-      lines.push({ d, look: part.weight, field: part.field });
-    } else if (part.kind === 'label')
-      words.push({ ...at(part.at), anchor: 'middle', field: undefined, text: part.text });
+    if (part.kind === 'label') words.push({ ...at(part.at), anchor: 'middle', field: undefined, text: part.text });
     else if (bare) continue;
     else if (part.kind === 'size') laySize(part, at, lines, words);
-    else layAngle(part, at, lines, words);
+    else if (part.kind === 'angle') layAngle(part, at, lines, words);
   }
   return { lines, words };
 }
@@ -78,23 +90,50 @@ function pointsOf(part: FigurePart): readonly Point[] {
   }));
 }
 
+/** Length of a sign and height of a line of words, as parts of the height of their type. */
+const [SIGN, LEADING] = [0.5, 1.1];
+
+/**
+ * The words that have room, those that come first before those that come later: two that lie over one another would both
+ * be lost. What was left out is seen when the picture is looked at closer.
+ * @param textOf what stands there; words without any are left out
+ * @param type height of the type in pixels
+ * @param first the field whose words are shown whatever lies there
+ */
+export function wordsWithRoom(
+  words: readonly LaidWords[],
+  textOf: (words: LaidWords) => string | undefined,
+  type: number,
+  first: string | undefined,
+): readonly LaidWords[] {
+  const taken: { left: number; right: number; foot: number }[] = [];
+  const shown = new Set<LaidWords>();
+  const isFirst = ({ field }: LaidWords) => field !== undefined && field === first;
+  for (const one of [...words.filter(isFirst), ...words.filter((each) => !isFirst(each))]) {
+    const long = (textOf(one)?.length ?? 0) * SIGN * type;
+    if (long === 0) continue;
+    const left = one.x - { start: 0, middle: long / 2, end: long }[one.anchor];
+    const place = { left, right: left + long, foot: one.y };
+    const isFree = taken.every(
+      (other) =>
+        place.left >= other.right || place.right <= other.left || Math.abs(place.foot - other.foot) >= LEADING * type,
+    );
+    if (!isFree) continue;
+    taken.push(place);
+    shown.add(one);
+  }
+  return words.filter((one) => shown.has(one));
+}
+
 const extent = (values: readonly number[]): readonly [number, number] => [Math.min(...values), Math.max(...values)];
 const figureOf = (value: number) => value.toFixed(1);
 const point = ({ x, y }: Point) => `${figureOf(x)} ${figureOf(y)}`;
 
-function pathThrough(points: readonly Point[], closed: boolean): string {
-  return `M${points.map(point).join('L')}${closed ? 'Z' : ''}`;
+function lineThrough(points: readonly Point[], look: LaidLine['look'], field: string | undefined): LaidLine {
+  return { points, d: `M${points.map(point).join('L')}`, look, field };
 }
 
 type Place = (at: Point) => Point;
-
-function arcPath({ centre, radius, from, to }: Extract<FigurePart, { kind: 'arc' }>, at: Place, scale: number): string {
-  const on = (turn: number) => at({ x: centre.x + radius * Math.cos(turn), y: centre.y + radius * Math.sin(turn) });
-  const middle = (from + to) / 2;
-  const r = figureOf(radius * scale);
-  // In two halves: one that goes all the way round would be none.
-  return `M${point(on(from))}A${r} ${r} 0 0 0 ${point(on(middle))}A${r} ${r} 0 0 0 ${point(on(to))}`;
-}
 
 function laySize(part: Extract<FigurePart, { kind: 'size' }>, at: Place, lines: LaidLine[], words: LaidWords[]): void {
   const [from, to] = [at(part.from), at(part.to)];
@@ -105,18 +144,12 @@ function laySize(part: Extract<FigurePart, { kind: 'size' }>, at: Place, lines: 
   const moved = ({ x, y }: Point, by: number): Point => ({ x: x + aside.x * by, y: y + aside.y * by });
   const [start, end] = [moved(from, off), moved(to, off)];
   if (off !== 0) {
-    const beyond = off + Math.sign(off) * 5;
-    lines.push({
-      d: pathThrough([moved(from, Math.sign(off) * 4), moved(from, beyond)], false),
-      look: 'size',
-      field: part.field,
-    });
-    lines.push({
-      d: pathThrough([moved(to, Math.sign(off) * 4), moved(to, beyond)], false),
-      look: 'size',
-      field: part.field,
-    });
-    lines.push({ d: `${pathThrough([start, end], false)}${tick(start)}${tick(end)}`, look: 'size', field: part.field });
+    const [short, beyond] = [Math.sign(off) * 4, off + Math.sign(off) * 5];
+    const size = (...points: readonly Point[]) => lines.push(lineThrough(points, 'size', part.field));
+    size(moved(from, short), moved(from, beyond));
+    size(moved(to, short), moved(to, beyond));
+    size(start, end);
+    for (const { x, y } of [start, end]) size({ x: x - 4, y: y + 4 }, { x: x + 4, y: y - 4 });
   }
   const outward = off === 0 ? 1 : Math.sign(off);
   const middle = { x: (start.x + end.x) / 2, y: (start.y + end.y) / 2 };
@@ -128,17 +161,6 @@ function laySize(part: Extract<FigurePart, { kind: 'size' }>, at: Place, lines: 
     field: part.field,
     text: undefined,
   });
-}
-
-/** The short stroke at the end of a size line. */
-function tick({ x, y }: Point): string {
-  return pathThrough(
-    [
-      { x: x - 4, y: y + 4 },
-      { x: x + 4, y: y - 4 },
-    ],
-    false,
-  );
 }
 
 function layAngle(
@@ -153,13 +175,14 @@ function layAngle(
     y: corner.y - radius * Math.sin(turn),
   });
   const open = part.to - part.from;
-  const middle = part.from + open / 2;
+  const middle = part.from + open * part.words;
   // The words stand where the two sides are far enough apart for them.
   const across = Math.abs(Math.sin(middle)) * HALF_WORDS + Math.abs(Math.cos(middle)) * HALF_TYPE;
-  const reach = Math.min(FURTHEST, Math.max(NEAREST, across / Math.tan(Math.min(open, 3) / 2) + HALF_TYPE));
+  const room = 2 * open * Math.min(part.words, 1 - part.words);
+  const reach = Math.min(FURTHEST, Math.max(NEAREST, across / Math.tan(Math.min(room, 3) / 2) + HALF_TYPE));
   const radius = Math.min(reach - 2 * HALF_TYPE, 40);
-  const d = `M${point(on(part.from, radius))}A${radius} ${radius} 0 ${open > Math.PI ? 1 : 0} 0 ${point(on(part.to, radius))}`;
-  lines.push({ d, look: 'size', field: part.field });
+  const arc = Array.from({ length: 33 }, (_, n) => on(part.from + (open * n) / 32, radius));
+  lines.push(lineThrough(arc, 'size', part.field));
   const place = on(middle, reach);
   words.push({ x: place.x, y: place.y + HALF_TYPE, anchor: 'middle', field: part.field, text: undefined });
 }

@@ -5,8 +5,10 @@ import { driftOf, DEFAULT_STYLE, runningMarks, SOLVERS, solve, type Answer, type
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { FakeServer, newDevice } from '../../testing/fake-server.ts';
 import { useJobStore } from '../job/job.store.ts';
+import { useMarkStory } from '../job/mark-story.ts';
 import { driftWords } from './drift-words.ts';
-import { layOut } from './figure-layout.ts';
+import { layOut, wordsWithRoom } from './figure-layout.ts';
+import { figureSheet } from './figure-sheet.ts';
 import { PICTURES } from './samples.ts';
 import SettingOutView from './SettingOutView.vue';
 import { wantedWords } from './wanted-words.ts';
@@ -178,5 +180,178 @@ describe('the screen', () => {
     await row('diameter').get('.issue button').trigger('click');
     expect(reading('radius')).toBe('1 1⁄2″');
     view.unmount();
+  });
+
+  const button = (view: Awaited<ReturnType<typeof open>>['view'], name: string) => view.get(`[data-test=${name}]`);
+
+  it('keeps what stands in the fields under a name, opens it again, and keeps changes or both', async () => {
+    const { view, type, reading } = await open('right-triangle');
+    const store = useJobStore();
+    store.land(`rail = 12'`);
+    await type('rise', `9'`);
+    await type('run', 'rail');
+    await button(view, 'set-out-name').setValue('Gable');
+    await view.get('form.keep').trigger('submit');
+    expect(store.setOuts).toMatchObject([{ name: 'Gable', shape: 'right-triangle' }]);
+    await type('rise', `5'`);
+    expect(reading('diagonal')).toBe('13′');
+    await button(view, 'keep-another').trigger('click');
+    expect(store.setOuts.map(({ givens }) => Object.fromEntries(givens)['rise'])).toEqual([`9'`, `5'`]);
+    await button(view, 'set-out-name').setValue('Gable, south');
+    await view.get('form.keep').trigger('submit');
+    await view.get('[data-kept=Gable]').trigger('click');
+    expect(reading('diagonal')).toBe('15′');
+    await button(view, 'go-back').trigger('click');
+    expect(reading('diagonal')).toBe('13′');
+    // What it is worked out from goes on.
+    store.edit(store.rows[0]?.line.id as string, `rail = 1'`);
+    await view.get('[data-kept=Gable]').trigger('click');
+    expect(reading('run')).toBe('1′');
+    await button(view, 'remove-set-out').trigger('click');
+    expect(store.setOuts.map(({ name }) => name)).toEqual(['Gable, south']);
+    store.undo();
+    expect(store.setOuts.map(({ name }) => name)).toEqual(['Gable', 'Gable, south']);
+    store.undo();
+    expect(store.rows[0]).toMatchObject({ entry: `rail = 12'` });
+    view.unmount();
+  });
+
+  it('keeps which of two answers was looked at, and follows a mark to its new name', async () => {
+    const { view, type, reading } = await open('arc');
+    const store = useJobStore();
+    store.land(`span = 8'`);
+    await type('chord', 'span');
+    await type('radius', `5'`);
+    await view.findAll('.answers input')[1]?.setValue();
+    await button(view, 'set-out-name').setValue('Moon gate');
+    await view.get('form.keep').trigger('submit');
+    useMarkStory().rename('span', 'gate');
+    expect(store.setOuts[0]).toMatchObject({
+      answer: 'the large arc',
+      givens: [
+        ['chord', 'gate'],
+        ['radius', `5'`],
+      ],
+    });
+    await button(view, 'clear').trigger('click');
+    await view.get('[data-kept="Moon gate"]').trigger('click');
+    expect(reading('rise')).toBe('8′');
+    store.undo();
+    expect(store.setOuts[0]?.givens[0]).toEqual(['chord', 'span']);
+    view.unmount();
+  });
+
+  it('stores lines by their ids, and is there again on another device', async () => {
+    const { view, type } = await open('circle');
+    const store = useJobStore();
+    store.land(`4'`);
+    await type('radius', '#1 / 2');
+    await button(view, 'set-out-name').setValue('Lamp base');
+    await view.get('form.keep').trigger('submit');
+    await vi.waitFor(() => {
+      expect(server.things.size).toBe(1);
+    });
+    const [kept] = [...server.things.values()];
+    expect(kept).toMatchObject({
+      kind: 'setout',
+      thing: { fields: ['radius'], entries: [`#{${store.rows[0]?.line.id}} / 2`] },
+    });
+    view.unmount();
+    newDevice();
+    setActivePinia(createPinia());
+    const again = await open('circle');
+    await again.view.get('[data-kept="Lamp base"]').trigger('click');
+    expect(again.reading('radius')).toBe('2′');
+    again.view.unmount();
+  });
+
+  it('says within which limits it keeps, the true size of what is rounded, and volumes in the unit that is chosen', async () => {
+    const steps = await open('steps');
+    await steps.type('total', `9'`);
+    await steps.type('going', '10"');
+    expect(steps.view.get('[data-test=keeps]').text()).toBe('Within your limits.');
+    await steps.row('line').trigger('click');
+    expect(squeezed(steps.row('line').get('[data-test=true-size]').text())).toMatch(/^(full|shy) by /);
+    steps.view.unmount();
+    const slab = await open('slab');
+    const store = useJobStore();
+    for (const [field, entry] of [
+      ['length', `18'`],
+      ['width', `9'`],
+      ['depth', '6"'],
+    ] as const)
+      await slab.type(field, entry);
+    expect(slab.reading('volume')).toBe('81 cu ft');
+    await button(slab.view, 'volumes-in').setValue('cu yd');
+    expect(slab.reading('volume')).toBe('3 cu yd');
+    await slab.row('volume').get('[data-test=to-slate]').trigger('click');
+    expect(store.rows.at(-1)).toMatchObject({ entry: `volume: 18' * 9' * 6" * 1 to cu yd` });
+    slab.view.unmount();
+  });
+
+  it('lists the jacks of a roof as they are cut', async () => {
+    const { view, type } = await open('jacks');
+    for (const [field, entry] of [
+      ['run', `6'`],
+      ['pitch', '9:12'],
+      ['centres', `2'`],
+    ] as const)
+      await type(field, entry);
+    const jacks = view
+      .findAll('[data-test=jacks] li')
+      .map((one) => ['.along', '.size'].map((part) => squeezed(one.get(part).text())));
+    expect(jacks).toEqual([
+      ['2′', '2′ 6″'],
+      ['4′', '5′'],
+    ]);
+    view.unmount();
+  });
+});
+
+describe('words on a figure', () => {
+  const at = (field: string, x: number, y: number, anchor: 'start' | 'middle' | 'end' = 'middle') => ({
+    field,
+    x,
+    y,
+    anchor,
+    text: undefined,
+  });
+  const shown = (words: readonly ReturnType<typeof at>[], first?: string) =>
+    wordsWithRoom(words, ({ field }) => (field === 'none' ? undefined : '12′ 4″'), 20, first).map(({ field }) => field);
+
+  it('are left out where they would lie over one another, those of the field in hand last', () => {
+    const words = [at('a', 100, 50), at('b', 120, 55), at('c', 300, 50), at('none', 500, 50)];
+    expect(shown(words)).toEqual(['a', 'c']);
+    expect(shown(words, 'b')).toEqual(['b', 'c']);
+    // Sixty pixels long: end to end there is room, and a line further down as well.
+    expect(shown([at('a', 100, 50, 'end'), at('b', 100, 50, 'start'), at('c', 100, 72)])).toEqual(['a', 'b', 'c']);
+  });
+});
+
+describe('a figure on paper', () => {
+  it('is drawn by a common scale, with its sizes, within the edges of the sheet', () => {
+    const { shapes, width, height } = figureSheet(PICTURES['right-triangle'] as Figure, {
+      sheet: 'a4',
+      metric: true,
+      title: 'Shed: gable',
+      readings: { rise: '6′', run: '9′' },
+      sizes: [
+        ['Rise', '6′'],
+        ['Run', '9′'],
+      ],
+    });
+    const text = shapes.flatMap((shape) => (shape.kind === 'text' ? [shape.text] : []));
+    expect(text).toEqual(expect.arrayContaining(['Shed: gable', 'Scale 1:20.', '6′', '9′', 'Rise', 'Run']));
+    const lines = shapes.flatMap((shape) => (shape.kind === 'line' && shape.weight === 'heavy' ? [shape] : []));
+    const long = lines.map(({ x1, y1, x2, y2 }) => Math.hypot(x2 - x1, y2 - y1));
+    // 9′ are 2743.2 mm, and 6′ 1828.8.
+    expect(long).toContainEqual(expect.closeTo(2743.2 / 20, 6));
+    expect(long).toContainEqual(expect.closeTo(1828.8 / 20, 6));
+    for (const { x1, y1 } of lines) {
+      expect(x1).toBeGreaterThan(10);
+      expect(x1).toBeLessThan(width - 10);
+      expect(y1).toBeGreaterThan(10);
+      expect(y1).toBeLessThan(height - 10);
+    }
   });
 });

@@ -1,44 +1,125 @@
 import { readField, solve, type Field, type Givens, type Solver } from '@sprell/core';
 import { computed, ref, watch, type Ref } from 'vue';
 import { remember, remembered } from '../../adapters/local-memory.ts';
+import type { SetOut } from '../job/job-set-outs.ts';
 import { useJobStore } from '../job/job.store.ts';
+import { VOLUME_UNITS, VOLUMES_IN } from './volume-units.ts';
 
-/** What is typed for a shape, in the open job: kept on this device, and worked out as it is written. */
+/** What stands in the fields of a shape: kept on this device until it is kept in the job under a name. */
+export interface Draft {
+  readonly givens: Givens;
+  /** Which of several answers is looked at, by its title. */
+  readonly answer: string;
+  /** The setting-out of the job that it was opened from. */
+  readonly setOutId: string | undefined;
+}
+const EMPTY: Draft = { givens: [], answer: '', setOutId: undefined };
+
+/** Puts a setting-out of the job into the fields of its shape, for when that is shown next. */
+export function putInFields(jobId: string | undefined, { id, shape, answer, givens }: SetOut): void {
+  remember(draftKey(jobId, shape), { givens, answer, setOutId: id } satisfies Draft);
+}
+
+const draftKey = (jobId: string | undefined, shape: string) => `set-out.${jobId}.${shape}`;
+
+/** The fields of a shape in the open job, worked out as they are written. */
 export function useSetOut(solver: Readonly<Ref<Solver>>) {
   const store = useJobStore();
-  const key = computed(() => `set-out.${store.job?.id}.${solver.value.id}`);
-  const givens = ref<Givens>(remembered<Givens>(key.value) ?? []);
-  watch(key, () => (givens.value = remembered<Givens>(key.value) ?? []));
+  const key = computed(() => draftKey(store.job?.id, solver.value.id));
+  const draft = ref<Draft>(EMPTY);
+  /** What stood in the fields before all of them were written over at once. */
+  const before = ref<Draft>();
+  watch(
+    key,
+    () => {
+      // The fields were kept by themselves once.
+      const kept = remembered<Draft | Givens>(key.value) ?? EMPTY;
+      draft.value = 'givens' in kept ? kept : { ...EMPTY, givens: kept };
+      before.value = undefined;
+    },
+    { immediate: true },
+  );
+  function keep(next: Draft): void {
+    draft.value = next;
+    const isEmpty = next.givens.length === 0 && next.setOutId === undefined;
+    remember(key.value, isEmpty ? undefined : next);
+  }
 
+  const givens = computed(() => draft.value.givens);
   const given = (field: string) => givens.value.find(([id]) => id === field)?.[1] ?? '';
   /** What was written last is what contradicts the rest, where something does. */
   function give(field: string, entry: string): void {
     const others = givens.value.filter(([id]) => id !== field);
-    givens.value = entry === '' ? others : [...others, [field, entry]];
-    remember(key.value, givens.value.length === 0 ? undefined : givens.value);
+    keep({ ...draft.value, givens: entry === '' ? others : [...others, [field, entry]] });
+    before.value = undefined;
   }
-  function clear(): void {
-    givens.value = [];
-    remember(key.value, undefined);
+  /** Other contents for all fields at once; what stood there can be put back. */
+  function replace(next: Draft): void {
+    const was = draft.value;
+    keep(next);
+    before.value = was.givens.length === 0 ? undefined : was;
   }
+  const clear = () => replace(EMPTY);
+  const goBack = () => before.value && replace(before.value);
+  /** The fields are from now on those of a setting-out of the job. */
+  const belongTo = (setOutId: string) => keep({ ...draft.value, setOutId });
+
+  /** The setting-out of the job that the fields belong to; undefined for one that was taken off meanwhile. */
+  const opened = computed(() =>
+    store.setOuts.find(({ id, shape }) => id === draft.value.setOutId && shape === solver.value.id),
+  );
 
   const solved = computed(() => {
     // The rows are what the scope was made from; a change to them is a change of scope.
     void store.rows;
     return solve(solver.value, givens.value, { scope: store.scope(), style: store.style });
   });
-  const chosen = ref(0);
-  watch(
-    () => solved.value.answers.length,
-    () => (chosen.value = 0),
+  const chosen = computed({
+    get: () =>
+      Math.max(
+        0,
+        solved.value.answers.findIndex(({ title }) => title === draft.value.answer),
+      ),
+    set: (at) => keep({ ...draft.value, answer: solved.value.answers[at]?.title ?? '' }),
+  });
+  const answer = computed(() => solved.value.answers[chosen.value]);
+  const isChanged = computed(
+    () =>
+      opened.value !== undefined &&
+      (said(opened.value.givens) !== said(givens.value) || opened.value.answer !== draft.value.answer),
   );
-  const answer = computed(() => solved.value.answers[chosen.value] ?? solved.value.answers[0]);
+
+  /** The unit of volumes that was chosen for this shape. */
+  const volumeUnit = computed(() => VOLUME_UNITS.find(({ words }) => words === given(VOLUMES_IN)));
   const read = (field: Field) => {
     const known = answer.value?.known[field.id];
-    return known && { known, ...readField(field, known, store.style) };
+    return known && { known, ...readField(field, known, store.style, volumeUnit.value?.form) };
   };
+  const allFields = computed(() => [...solver.value.fields, ...(solver.value.asks ?? [])]);
   const readings = computed(() =>
-    Object.fromEntries(solver.value.fields.map((field) => [field.id, read(field)?.reading.text])),
+    Object.fromEntries(allFields.value.map((field) => [field.id, read(field)?.reading.text])),
   );
-  return { givens, given, give, clear, solved, chosen, answer, read, readings };
+  const content = () => ({ shape: solver.value.id, answer: draft.value.answer, givens: givens.value });
+  return {
+    givens,
+    given,
+    give,
+    clear,
+    before,
+    goBack,
+    opened,
+    isChanged,
+    belongTo,
+    replace,
+    content,
+    solved,
+    chosen,
+    answer,
+    read,
+    readings,
+    volumeUnit,
+  };
 }
+
+/** Fields with their entries, in whatever order they were given. */
+const said = (givens: Givens) => JSON.stringify([...givens].sort(([one], [other]) => (one < other ? -1 : 1)));

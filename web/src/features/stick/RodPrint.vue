@@ -2,13 +2,14 @@
 /** The rod on sheets: to scale on one, or full size in strips to cut out and join. */
 import { computed, ref } from 'vue';
 import { describeIssue, isMetric, readQuantity, rodOf, rodSheets, type SheetSize } from '@sprell/core';
+import PaperWays, { type PaperSize } from '../../ui/drawing/PaperWays.vue';
 import PrintDrawings from '../../ui/drawing/PrintDrawings.vue';
 import { useJobStore } from '../job/job.store.ts';
 import { isLain } from './lain-mark.ts';
 
 const store = useJobStore();
 const sheet = ref<SheetSize>('a4');
-const size = ref<'to-scale' | 'full-size'>('to-scale');
+const size = ref<PaperSize>('to-scale');
 const sheets = computed(() => {
   const printed = rodOf(
     store.marks.filter(isLain).map((mark) => ({ ...mark, text: readQuantity(mark.quantity, store.style).text })),
@@ -24,23 +25,13 @@ const sheets = computed(() => {
 
 <template>
   <div class="print">
-    <div class="ways">
-      <fieldset>
-        <legend>Sheets of</legend>
-        <label><input v-model="sheet" type="radio" value="a4" /> A4</label>
-        <label><input v-model="sheet" type="radio" value="letter" /> US Letter</label>
-      </fieldset>
-      <fieldset>
-        <legend>The rod</legend>
-        <label
-          ><input v-model="size" type="radio" value="to-scale" data-test="to-scale" /> to scale, on one sheet</label
-        >
-        <label
-          ><input v-model="size" type="radio" value="full-size" data-test="full-size" /> full size, in strips to cut and
-          join</label
-        >
-      </fieldset>
-    </div>
+    <PaperWays
+      v-model:sheet="sheet"
+      v-model:size="size"
+      what="The rod"
+      to-scale="to scale, on one sheet"
+      full-size="full size, in strips to cut and join"
+    />
     <PrintDrawings
       v-if="sheets.ok"
       class="printing"
@@ -56,27 +47,7 @@ const sheets = computed(() => {
   display: flex;
   flex-direction: column;
 }
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  padding-bottom: 8px;
-}
 .printing {
   flex: 1;
-}
-fieldset {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 16px;
-  margin: 0;
-  padding: 4px 12px;
-  border: 1px solid var(--groove);
-}
-label {
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-  min-height: 40px;
 }
 </style>

@@ -171,12 +171,8 @@ function use(name: string): void {
   </main>
 </template>
 
+<style scoped src="../../styles/page.css"></style>
 <style scoped>
-.view {
-  display: flex;
-  flex-direction: column;
-  min-height: 100dvh;
-}
 .none {
   margin: 0;
   padding: 16px;

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+/** The setting-outs of the job, to be opened by picture and name. */
+import { computed, ref } from 'vue';
+import { solve, SOLVERS } from '@sprell/core';
+import type { SetOut } from '../job/job-set-outs.ts';
+import { useJobStore } from '../job/job.store.ts';
+import { layOut } from './figure-layout.ts';
+import { PICTURES } from './samples.ts';
+import { useShowChosen } from './show-chosen.ts';
+
+const props = defineProps<{ openId: string | undefined }>();
+const emit = defineEmits<{ open: [setOut: SetOut] }>();
+const store = useJobStore();
+
+const list = ref<HTMLElement>();
+useShowChosen(list, () => props.openId);
+
+const [WIDTH, HEIGHT] = [44, 30];
+const cards = computed(() => {
+  void store.rows;
+  const options = { scope: store.scope(), style: store.style };
+  return store.setOuts.map((setOut) => {
+    const solver = SOLVERS.find(({ id }) => id === setOut.shape);
+    const answers = solver ? solve(solver, setOut.givens, options).answers : [];
+    const own = answers.find(({ title }) => title === setOut.answer) ?? answers[0];
+    const figure = own?.figure ?? PICTURES[setOut.shape];
+    return { setOut, lines: figure ? layOut(figure, WIDTH, HEIGHT, { bare: true }).lines : [] };
+  });
+});
+</script>
+
+<template>
+  <nav v-if="cards.length > 0" ref="list" class="kept" aria-label="Kept in this job">
+    <span class="word">In this job</span>
+    <button
+      v-for="{ setOut, lines } in cards"
+      :key="setOut.id"
+      type="button"
+      :class="{ chosen: setOut.id === openId }"
+      :aria-current="setOut.id === openId"
+      :data-kept="setOut.name"
+      @click="emit('open', setOut)"
+    >
+      <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" :width="WIDTH" :height="HEIGHT" aria-hidden="true">
+        <path v-for="(line, at) in lines" :key="at" :d="line.d" :class="line.look" />
+      </svg>
+      <span>{{ setOut.name }}</span>
+    </button>
+  </nav>
+</template>
+
+<style scoped src="./cards.css"></style>
+<style scoped>
+.kept {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  padding: 6px 16px;
+  overflow-x: auto;
+  border-bottom: 1px solid var(--groove);
+  background: var(--board);
+}
+.word {
+  flex: 0 0 auto;
+  margin-right: 4px;
+  color: var(--ink-soft);
+  font-size: 15px;
+}
+button {
+  display: inline-flex;
+  flex: 0 0 auto;
+  align-items: center;
+  gap: 8px;
+  min-height: 44px;
+  padding: 2px 10px 2px 6px;
+  border: 1px solid var(--groove);
+  border-radius: 3px;
+  background: none;
+  color: var(--ink);
+  font-size: 16px;
+  cursor: pointer;
+}
+</style>
