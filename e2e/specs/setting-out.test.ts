@@ -111,9 +111,13 @@ describe('setting out', () => {
     await other.click('[data-kept="Workshop roof"]');
     await reads(other, 'span', '24′');
     await give(other, 'ridge', '2"');
+    // The drawing stays over what was scrolled under it.
+    await other.page.$eval('[data-test=write-set-out]', (button) => {
+      button.scrollIntoView({ block: 'center' });
+    });
     await other.click('[data-test=write-set-out]');
     await other.kept();
-    await bench.page.waitForSelector('[data-test=write-set-out]:not(:disabled)');
+    await reads(bench, 'ridge', '2″');
     await other.click('[data-test=remove-set-out]');
     await bench.page.waitForFunction(() => document.querySelector('[data-kept="Workshop roof"]') === null);
     await other.undo();

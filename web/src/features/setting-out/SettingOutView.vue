@@ -114,7 +114,7 @@ function keep(field: Field): void {
 /** Opens a setting-out of the job: in the fields of this shape, or of its own. */
 async function open(kept: SetOut): Promise<void> {
   if (kept.shape === solver.value.id) {
-    setOut.replace({ givens: kept.givens, answer: kept.answer, setOutId: kept.id });
+    setOut.open(kept);
     return;
   }
   putInFields(store.job?.id, kept);
@@ -122,7 +122,9 @@ async function open(kept: SetOut): Promise<void> {
 }
 const keepAs = (name: string) => setOut.belongTo(store.addSetOut({ name, ...setOut.content() }));
 function write(name: string): void {
-  if (opened.value) store.editSetOut({ id: opened.value.id, name, ...setOut.content() });
+  if (!opened.value) return;
+  store.editSetOut({ id: opened.value.id, name, ...setOut.content() });
+  setOut.belongTo(opened.value.id);
 }
 
 /** What stands beside the drawing on paper: all that was given or found, in the order of the fields. */
@@ -363,6 +365,10 @@ ul.says {
     top: 0;
     z-index: 1;
     height: 236px;
+  }
+  /* What is gone to is not to lie under it. */
+  .form :deep(:is(input, button, select)) {
+    scroll-margin-top: 250px;
   }
   .work > .marks {
     order: 1;

@@ -12,12 +12,24 @@ export interface Draft {
   readonly answer: string;
   /** The setting-out of the job that it was opened from. */
   readonly setOutId: string | undefined;
+  /** What that said when it was opened: fields that say so still follow it. */
+  readonly opened?: string | undefined;
 }
 const EMPTY: Draft = { givens: [], answer: '', setOutId: undefined };
 
+/** What fields say, in whatever order they were given. */
+const said = ({ givens, answer }: Pick<Draft, 'givens' | 'answer'>) =>
+  JSON.stringify([answer, ...[...givens].sort(([one], [other]) => (one < other ? -1 : 1))]);
+const draftOf = ({ id, answer, givens }: SetOut): Draft => ({
+  givens,
+  answer,
+  setOutId: id,
+  opened: said({ givens, answer }),
+});
+
 /** Puts a setting-out of the job into the fields of its shape, for when that is shown next. */
-export function putInFields(jobId: string | undefined, { id, shape, answer, givens }: SetOut): void {
-  remember(draftKey(jobId, shape), { givens, answer, setOutId: id } satisfies Draft);
+export function putInFields(jobId: string | undefined, setOut: SetOut): void {
+  remember(draftKey(jobId, setOut.shape), draftOf(setOut));
 }
 
 const draftKey = (jobId: string | undefined, shape: string) => `set-out.${jobId}.${shape}`;
@@ -61,12 +73,22 @@ export function useSetOut(solver: Readonly<Ref<Solver>>) {
   }
   const clear = () => replace(EMPTY);
   const goBack = () => before.value && replace(before.value);
-  /** The fields are from now on those of a setting-out of the job. */
-  const belongTo = (setOutId: string) => keep({ ...draft.value, setOutId });
+  const open = (setOut: SetOut) => replace(draftOf(setOut));
+  /** The fields are from now on those of a setting-out of the job, which says what they say. */
+  const belongTo = (setOutId: string) => keep({ ...draft.value, setOutId, opened: said(draft.value) });
 
   /** The setting-out of the job that the fields belong to; undefined for one that was taken off meanwhile. */
   const opened = computed(() =>
     store.setOuts.find(({ id, shape }) => id === draft.value.setOutId && shape === solver.value.id),
+  );
+
+  // What is changed in it elsewhere comes into fields that nobody touched.
+  watch(
+    opened,
+    (now) => {
+      if (now && draft.value.opened === said(draft.value) && said(now) !== draft.value.opened) keep(draftOf(now));
+    },
+    { immediate: true },
   );
 
   const solved = computed(() => {
@@ -83,11 +105,7 @@ export function useSetOut(solver: Readonly<Ref<Solver>>) {
     set: (at) => keep({ ...draft.value, answer: solved.value.answers[at]?.title ?? '' }),
   });
   const answer = computed(() => solved.value.answers[chosen.value]);
-  const isChanged = computed(
-    () =>
-      opened.value !== undefined &&
-      (said(opened.value.givens) !== said(givens.value) || opened.value.answer !== draft.value.answer),
-  );
+  const isChanged = computed(() => opened.value !== undefined && said(opened.value) !== said(draft.value));
 
   /** The unit of volumes that was chosen for this shape. */
   const volumeUnit = computed(() => VOLUME_UNITS.find(({ words }) => words === given(VOLUMES_IN)));
@@ -110,7 +128,7 @@ export function useSetOut(solver: Readonly<Ref<Solver>>) {
     opened,
     isChanged,
     belongTo,
-    replace,
+    open,
     content,
     solved,
     chosen,
@@ -120,6 +138,3 @@ export function useSetOut(solver: Readonly<Ref<Solver>>) {
     volumeUnit,
   };
 }
-
-/** Fields with their entries, in whatever order they were given. */
-const said = (givens: Givens) => JSON.stringify([...givens].sort(([one], [other]) => (one < other ? -1 : 1)));
