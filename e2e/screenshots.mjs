@@ -1,4 +1,4 @@
-/* global URL, document, localStorage, setTimeout */
+/* global URL, document, fetch, localStorage, setTimeout */
 /** Takes the pictures of docs/screenshots from the built application with the demo jobs: node e2e/screenshots.mjs */
 import { mkdirSync } from 'node:fs';
 import puppeteer from 'puppeteer-core';
@@ -47,11 +47,36 @@ const takeScale = async (page) => {
   await page.click('[data-scale="Old drawings"] [data-test=take-scale]');
 };
 
-const give = (sizes) => async (page) => {
-  for (const [field, entry] of Object.entries(sizes)) {
-    await page.focus(`[data-field=${field}] input`);
-    await page.keyboard.type(entry);
+const openKept = (name) => async (page) => {
+  await page.click(`[data-kept="${name}"]`);
+  await page.waitForSelector(`[data-kept="${name}"].chosen`);
+};
+
+/** Every shape that the demo jobs keep, its drawing with its sizes, on one sheet. */
+const allShapes = async (page) => {
+  const ids = await page.evaluate(async () => (await (await fetch('/api/jobs')).json()).map(({ id }) => id));
+  const drawn = new Map();
+  for (const id of ids) {
+    await page.evaluate((job) => localStorage.setItem('sprell.job', JSON.stringify(job)), id);
+    await screen('/setting-out/circle')(page);
+    for (const name of await page.$$eval('[data-kept]', (all) => all.map(({ dataset }) => dataset.kept))) {
+      await openKept(name)(page);
+      await page.waitForSelector('.figure .words');
+      const shape = await page.$eval('.shapes .chosen', ({ textContent }) => textContent.trim());
+      if (drawn.has(shape)) continue;
+      const figure = await page.$('.figure');
+      drawn.set(shape, { name, picture: await figure?.screenshot({ encoding: 'base64' }) });
+    }
   }
+  const cards = [...drawn].map(
+    ([shape, { name, picture }]) =>
+      `<figure><img src="data:image/png;base64,${picture}"><figcaption><b>${shape}</b> ${name}</figcaption></figure>`,
+  );
+  await page.setContent(`<style>
+    body { margin: 12px; display: grid; grid-template-columns: repeat(4, 1fr); gap: 10px; background: #efe4d0;
+      font: 15px sans-serif; color: #24262b }
+    figure { margin: 0; background: #faf5ea } img { display: block; width: 100% } figcaption { padding: 5px 8px }
+  </style>${cards.join('')}`);
 };
 
 /** Each picture: its size, its look, and what is done before it is taken. */
@@ -61,7 +86,6 @@ const PICTURES = [
   { name: 'bench-sun', ...DESK, look: 'sun', prepare: write('#2 - 2 * (5 1/2" + rail / 14') },
   { name: 'bench-whole-times', ...DESK, prepare: write(`hyp(24' 5"; 12') / 16"`) },
   { name: 'bench-phone', ...PHONE, prepare: write(ENTRY) },
-  { name: 'bench-phone-night', ...PHONE, look: 'night', prepare: writeAnew(20) },
   { name: 'bench-tablet', ...TABLET, prepare: write(ENTRY) },
   {
     name: 'bench-all-marks',
@@ -81,21 +105,10 @@ const PICTURES = [
     }),
   },
   { name: 'stick-phone', ...PHONE, prepare: screen('/stick') },
-  {
-    name: 'setting-out',
-    ...DESK,
-    prepare: screen('/setting-out/polygon', give({ sides: '8', flats: '#1', plate: '5 1/2"' })),
-  },
-  {
-    name: 'setting-out-spacing',
-    ...DESK,
-    prepare: screen('/setting-out/spacing-gaps', give({ length: 'rail', width: '1 1/2"', largest: '4"' })),
-  },
-  {
-    name: 'setting-out-phone',
-    ...PHONE,
-    prepare: screen('/setting-out/arc', give({ chord: 'opening', radius: '6\' 3"' })),
-  },
+  { name: 'setting-out', ...DESK, prepare: screen('/setting-out/rafter', openKept('Common rafters')) },
+  { name: 'setting-out-spacing', ...DESK, prepare: screen('/setting-out/spacing-gaps', openKept('Balusters')) },
+  { name: 'setting-out-phone', ...PHONE, prepare: screen('/setting-out/arc', openKept('Arch between two posts')) },
+  { name: 'setting-out-shapes', width: 1280, height: 1090, prepare: allShapes },
   {
     name: 'scales',
     ...DESK,

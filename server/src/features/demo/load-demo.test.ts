@@ -75,7 +75,7 @@ describe('the demo', () => {
       const worked = lines.filter(({ kind }) => kind === 'worked');
       const numbers = new Map(worked.map((line) => [line.id, line.number]));
       const shown = (source: string) => fromStored(source, (lineId) => numbers.get(lineId));
-      const slate = new Slate({ ...DEFAULT_STYLE, length: DEMO_JOBS[at]?.length ?? 'ft-in' });
+      const slate = new Slate();
       slate.load(worked.map((line) => ({ ...line, source: shown(line.source) })));
       for (const { name, shape, fields, entries } of setOuts) {
         shapes.add(shape);

@@ -208,6 +208,7 @@ const contradiction = computed(() => {
             <option v-for="{ words, title } in VOLUME_UNITS" :key="words" :value="words">{{ title }}</option>
           </select></label
         >
+        <p class="source">Worked out by: {{ solver.source }}</p>
       </section>
       <div class="work">
         <div v-if="solved.answers.length > 1" class="answers" role="radiogroup" aria-label="Which of the two">
@@ -279,6 +280,12 @@ h2 {
   margin: 0;
   font-size: 19px;
   font-weight: 600;
+}
+.source {
+  margin: 0;
+  padding: 10px 16px;
+  font-size: 14px;
+  color: var(--ink-soft);
 }
 .volumes {
   display: flex;
