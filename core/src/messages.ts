@@ -87,9 +87,10 @@ const SENTENCES: Sentences = {
   'triangle.sides': () => 'One side is longer than the other two together: they do not meet. Check the sides.',
   'triangle.angles': () => 'The angles come to 180° or more; the three of a triangle come to exactly that.',
   'square.diagonal': () => 'No frame with these sides has such diagonals; measure them again.',
-  'square.to_left': () => 'Out of square: the diagonal rising to the right is too long. Push the top side to the left.',
+  'square.to_left': () =>
+    'Out of square: the diagonal rising to the right is too long. Push both top corners to the left.',
   'square.to_right': () =>
-    'Out of square: the diagonal falling to the right is too long. Push the top side to the right.',
+    'Out of square: the diagonal falling to the right is too long. Push both top corners to the right.',
   'square.sides': () => 'Sides and diagonals do not fit together: opposite sides differ, or one was measured wrong.',
   'rafter.length': () => 'Along the slope is longer than rise and run are; check the three.',
   'rafter.ridge': () => 'The ridge is as thick as the whole span; check the two.',

@@ -45,6 +45,8 @@ export const HIP: Solver = {
     { id: 'drop', title: 'Drop, where it is not backed', kind: 'length', given: false, besides: true },
     { id: 'heel', title: 'Heel of the notch, backed', kind: 'length', given: false, besides: true },
     { id: 'heelDropped', title: 'Heel of the notch, dropped', kind: 'length', given: false, besides: true },
+    { id: 'seat', title: 'Seat of the notch, backed', kind: 'length', given: false, besides: true },
+    { id: 'seatDropped', title: 'Seat of the notch, dropped', kind: 'length', given: false, besides: true },
     { id: 'notch', title: 'Deeper notch, square to the hip', kind: 'length', given: false, besides: true },
   ],
   asks: [
@@ -72,6 +74,8 @@ export const HIP: Solver = {
     { gives: 'drop', from: ['thick', 'pitch', 'corner'], entry: `{thick} / 2 * {pitch.ratio} * cos${HALF}` },
     { gives: 'heel', from: ['depth', 'hipPitch', 'stand'], entry: `{depth} * ${ALONG_HIP} - {stand}` },
     { gives: 'heelDropped', from: ['heel', 'drop'], entry: '{heel} + {drop}' },
+    { gives: 'seat', from: ['heel', 'hipPitch'], entry: '{heel} / {hipPitch.ratio}' },
+    { gives: 'seatDropped', from: ['heelDropped', 'hipPitch'], entry: '{heelDropped} / {hipPitch.ratio}' },
     { gives: 'notch', from: ['heelDropped', 'hipPitch'], entry: `{heelDropped} / ${ALONG_HIP}` },
   ],
   checks: [

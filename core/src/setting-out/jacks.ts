@@ -30,6 +30,7 @@ export const JACKS: Solver = {
     { id: 'step', title: 'Each longer by', kind: 'length', given: false },
     { id: 'off', title: 'Off for half the hip', kind: 'length', orNothing: true, given: false },
     { id: 'plumb', title: 'Plumb cut, from square', kind: 'angle', given: false, reads: 'degrees' },
+    { id: 'level', title: 'Level cut, from square', kind: 'angle', given: false, reads: 'degrees' },
     { id: 'side', title: 'Side cut on the top edge, from square', kind: 'angle', given: false, reads: 'degrees' },
     { id: 'tilt', title: 'Saw tilted for it, from square', kind: 'angle', given: false, reads: 'degrees' },
     { id: 'firstCut', title: 'First jack, cut', kind: 'length', given: false, besides: true },
@@ -53,6 +54,7 @@ export const JACKS: Solver = {
     { gives: 'centres', from: ['step', 'corner', 'pitch'], entry: `{step} / (tan${HALF} * ${ALONG})` },
     { gives: 'off', from: ['thick', 'corner', 'pitch'], entry: `{thick} / 2 / cos${HALF} * ${ALONG}` },
     { gives: 'plumb', from: ['pitch'], entry: '{pitch.angle}' },
+    { gives: 'level', from: ['pitch'], entry: '90° - {pitch.angle}' },
     { gives: 'side', from: ['corner', 'pitch'], entry: `atan(tan${HALF} * ${ALONG})` },
     { gives: 'tilt', from: ['corner'], entry: '{corner} / 2' },
     // The first one stands one step from the corner where nobody says.

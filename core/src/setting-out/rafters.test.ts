@@ -106,6 +106,7 @@ describe('a hip', () => {
     expect(inches('heel')).toBeCloseTo(8 * Math.sqrt(1.5) - 5, 9);
     expect(inches('drop')).toBeCloseTo(Math.SQRT1_2, 9);
     expect(inches('heelDropped')).toBeCloseTo(inches('heel') + inches('drop'), 9);
+    expect(inches('seat')).toBeCloseTo(inches('heel') * Math.SQRT2, 9);
     expect(degrees(hip['backing'] as number)).toBeCloseTo(30, 9);
   });
 });

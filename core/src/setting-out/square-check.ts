@@ -22,7 +22,7 @@ export const SQUARE_CHECK: Solver = {
     { id: 'falling', title: 'Diagonal falling to the right', kind: 'length', given: true },
     { id: 'both', title: 'Diagonals, when square', kind: 'length', given: false },
     { id: 'apart', title: 'Diagonals differ by', kind: 'length', orNothing: true, given: false },
-    { id: 'push', title: 'Top side to be pushed by', kind: 'length', orNothing: true, given: false },
+    { id: 'push', title: 'Top corners to be pushed by', kind: 'length', orNothing: true, given: false },
     { id: 'corner', title: 'Bottom left corner', kind: 'angle', given: false, reads: 'degrees' },
   ],
   asks: [

@@ -1,7 +1,7 @@
 import { readQuantity } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Change, LineWire } from '@sprell/contract';
+import type { Change, KeptThing, LineWire } from '@sprell/contract';
 import { FakeServer, newDevice, OTHER_ID } from '../../testing/fake-server.ts';
 import { firstReading } from './job-reading.ts';
 import { useJobStore } from './job.store.ts';
@@ -124,6 +124,23 @@ describe('the open job', () => {
     // Where that is gone, the last that there is.
     store.land('* 2');
     expect(readings(store)).toEqual(['3′', '6′']);
+  });
+
+  it('means its own line by a number that another device gave a line too, until the server says which it is', async () => {
+    const store = await openStore();
+    store.land(`1'`);
+    await settled();
+    server.refuses = 'job.read_only';
+    store.land(`4'`);
+    await settled();
+    const mine = store.rows[1]?.line as LineWire;
+    const id = '01900000-0000-7000-8000-00000000aaaa';
+    server.lines.set(id, { ...mine, id, source: `3'`, position: 'a5', revision: 50 });
+    await store.start();
+    await settled();
+    expect(worked(store).map(({ line }) => line.number)).toEqual([1, 2, 2]);
+    store.land('* 2');
+    expect(worked(store).at(-1)?.line.source).toBe(`#{${mine.id}} * 2`);
   });
 
   it('shows both where a step is taken back and the line was changed elsewhere since', async () => {
@@ -367,5 +384,45 @@ describe('how the job reads', () => {
     store.setReading({ length: 'in' });
     expect(store.style).toMatchObject({ length: 'in', finest: 8 });
     expect(store.forGood).toEqual({ finest: 8 });
+  });
+});
+
+describe('a thing that is kept whole', () => {
+  const gable = { name: 'Gable', shape: 'right-triangle', answer: '', givens: [['rise', `5'`]] as const };
+
+  it('stands beside what another device wrote of it meanwhile, named in a sentence, and neither is lost', async () => {
+    const store = await openStore();
+    const id = store.addSetOut(gable);
+    await settled();
+    const kept = server.things.get(id);
+    server.things.set(id, {
+      kind: 'setout',
+      thing: { ...kept?.thing, entries: [`9'`], revision: 50 } as unknown as KeptThing['thing'],
+    });
+    store.editSetOut({ id, ...gable, givens: [['rise', `6'`]] });
+    await settled();
+    expect(store.failure).toMatch(/^The setting-out Gable was changed elsewhere too\./);
+    const again = await openStore();
+    await settled();
+    expect(again.setOuts.map(({ givens }) => givens[0]?.[1])).toEqual([`9'`, `6'`]);
+    expect([...server.things.values()].map(({ thing }) => ('entries' in thing ? thing.entries[0] : ''))).toEqual([
+      `9'`,
+      `6'`,
+    ]);
+  });
+
+  it('is left as another device has it where a step back would take that away, and what it was stands beside it', async () => {
+    const store = await openStore();
+    const id = store.addSetOut(gable);
+    store.editSetOut({ id, ...gable, givens: [['rise', `6'`]] });
+    await settled();
+    const kept = server.things.get(id) as KeptThing;
+    const theirs = { ...kept.thing, entries: [`9'`], revision: 50 } as unknown as KeptThing['thing'];
+    server.things.set(id, { kind: 'setout', thing: theirs });
+    await store.start();
+    await settled();
+    store.undo();
+    expect(store.setOuts.map(({ givens }) => givens[0]?.[1])).toEqual([`9'`, `5'`]);
+    expect(store.failure).toContain('changed elsewhere');
   });
 });

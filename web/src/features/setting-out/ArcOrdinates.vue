@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Heights over the chord, by which a curve is marked without a trammel as long as its radius. */
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { kindOf, ordinates, readQuantity, type Answer } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
 import SizeField from '../field/SizeField.vue';
@@ -10,7 +10,7 @@ import { useJobStore } from '../job/job.store.ts';
 const props = defineProps<{ answer: Answer }>();
 const store = useJobStore();
 
-const spacing = ref('');
+const spacing = defineModel<string>('every', { required: true });
 const { quantity } = useSize(spacing);
 const rows = computed(() => {
   const step = quantity.value;

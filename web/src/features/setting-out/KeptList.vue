@@ -4,7 +4,7 @@ import { computed, ref } from 'vue';
 import { solve, SOLVERS } from '@sprell/core';
 import type { SetOut } from '../job/job-set-outs.ts';
 import { useJobStore } from '../job/job.store.ts';
-import { layOut } from './figure-layout.ts';
+import FigureThumb from './FigureThumb.vue';
 import { PICTURES } from './samples.ts';
 import { useShowChosen } from './show-chosen.ts';
 
@@ -15,7 +15,6 @@ const store = useJobStore();
 const list = ref<HTMLElement>();
 useShowChosen(list, () => props.openId);
 
-const [WIDTH, HEIGHT] = [44, 30];
 const cards = computed(() => {
   void store.rows;
   const options = { scope: store.scope(), style: store.style };
@@ -23,8 +22,7 @@ const cards = computed(() => {
     const solver = SOLVERS.find(({ id }) => id === setOut.shape);
     const answers = solver ? solve(solver, setOut.givens, options).answers : [];
     const own = answers.find(({ title }) => title === setOut.answer) ?? answers[0];
-    const figure = own?.figure ?? PICTURES[setOut.shape];
-    return { setOut, lines: figure ? layOut(figure, WIDTH, HEIGHT, { bare: true }).lines : [] };
+    return { setOut, figure: own?.figure ?? PICTURES[setOut.shape] };
   });
 });
 </script>
@@ -33,7 +31,7 @@ const cards = computed(() => {
   <nav v-if="cards.length > 0" ref="list" class="kept" aria-label="Kept in this job">
     <span class="word">In this job</span>
     <button
-      v-for="{ setOut, lines } in cards"
+      v-for="{ setOut, figure } in cards"
       :key="setOut.id"
       type="button"
       :class="{ chosen: setOut.id === openId }"
@@ -41,9 +39,7 @@ const cards = computed(() => {
       :data-kept="setOut.name"
       @click="emit('open', setOut)"
     >
-      <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" :width="WIDTH" :height="HEIGHT" aria-hidden="true">
-        <path v-for="(line, at) in lines" :key="at" :d="line.d" :class="line.look" />
-      </svg>
+      <FigureThumb :figure :width="44" :height="30" />
       <span>{{ setOut.name }}</span>
     </button>
   </nav>

@@ -3,19 +3,17 @@
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import {
-  describeIssue,
   isMetric,
   nameFromLabel,
-  readQuantity,
   slateEntry,
   SOLVERS,
+  type Edge,
   type Ends,
   type Field,
   type Solver,
 } from '@sprell/core';
 import { Printer } from 'lucide-vue-next';
 import PlainButton from '../../ui/PlainButton.vue';
-import SizeText from '../../ui/SizeText.vue';
 import ScreenHead from '../bench/ScreenHead.vue';
 import { useJobStore } from '../job/job.store.ts';
 import type { SetOut } from '../job/job-set-outs.ts';
@@ -27,10 +25,10 @@ import KeepForm from './KeepForm.vue';
 import KeptList from './KeptList.vue';
 import ShapeField from './ShapeField.vue';
 import ShapeList from './ShapeList.vue';
+import SolvedSays from './SolvedSays.vue';
 import { SAMPLES } from './samples.ts';
 import { putInFields, useSetOut } from './use-set-out.ts';
 import { VOLUME_UNITS, VOLUMES_IN } from './volume-units.ts';
-import { wantedWords } from './wanted-words.ts';
 
 const SpacingMarks = defineAsyncComponent(() => import('./SpacingMarks.vue'));
 const FigurePrint = defineAsyncComponent(() => import('./FigurePrint.vue'));
@@ -80,6 +78,7 @@ function hint({ id, otherwise }: Field): string | undefined {
   if (otherwise) return isMetric(store.style.length) ? otherwise.metric : otherwise.imperial;
   return givens.value.length === 0 ? SAMPLES[solver.value.id]?.find(([field]) => field === id)?.[1] : undefined;
 }
+const edge = computed((): Edge => EDGES.find((one) => one === given('edge')) ?? 'near');
 const hasVolumes = computed(() => fields.value.some(({ kind }) => kind === 'volume'));
 const isFound = (field: Field) => answer.value?.known[field.id]?.how === 'found';
 
@@ -136,6 +135,8 @@ const sizes = computed(() =>
 );
 
 /** Members over a length have places to be marked. */
+/** What of a member is marked; it is kept with the fields, as is what it is set back by. */
+const EDGES: readonly Edge[] = ['near', 'centre', 'far'];
 const ENDS: Readonly<Record<string, Ends>> = {
   'spacing-gaps': 'gaps',
   'spacing-members': 'members',
@@ -147,11 +148,6 @@ const ends = computed((): Ends | undefined => {
 });
 
 const titleOf = (id: string) => fields.value.find((field) => field.id === id)?.title ?? id;
-const wanted = computed(() => wantedWords(solved.value.wanted, titleOf));
-const contradiction = computed(() => {
-  const found = solved.value.contradiction;
-  return found && { field: found.field, says: readQuantity(found.comesOutAt, store.style).text };
-});
 </script>
 
 <template>
@@ -216,21 +212,7 @@ const contradiction = computed(() => {
             <input v-model="chosen" type="radio" name="answer" :value="at" />{{ one.title }}
           </label>
         </div>
-        <p v-if="contradiction" class="says problem" role="status">
-          <span
-            >{{ titleOf(contradiction.field) }} comes out at <SizeText :text="contradiction.says" /> from the rest. Take
-            one of them out.</span
-          >
-          <PlainButton data-test="take-out" @click="give(contradiction.field, '')"
-            >Take {{ titleOf(contradiction.field) }} out</PlainButton
-          >
-        </p>
-        <p v-else-if="solved.impossible" class="says problem" role="status">{{ describeIssue(solved.impossible) }}</p>
-        <p v-else-if="wanted" class="says" role="status" data-test="wanted">{{ wanted }}</p>
-        <ul v-if="answer && answer.breaks.length > 0" class="says problem" role="status" data-test="breaks">
-          <li v-for="one in answer.breaks" :key="one.code">{{ describeIssue(one) }}</li>
-        </ul>
-        <p v-else-if="answer?.keeps" class="says" role="status" data-test="keeps">Within your limits.</p>
+        <SolvedSays :solved :answer :title-of @take-out="(field) => give(field, '')" />
         <FigurePicture
           v-if="answer?.figure"
           class="figure"
@@ -250,9 +232,24 @@ const contradiction = computed(() => {
           :sizes
         />
         <AtHand @use="use" />
-        <ArcOrdinates v-if="solver.id === 'arc' && answer?.figure" class="marks" :answer />
+        <ArcOrdinates
+          v-if="solver.id === 'arc' && answer?.figure"
+          class="marks"
+          :answer
+          :every="given('every')"
+          @update:every="(entry) => give('every', entry)"
+        />
         <JackLengths v-if="solver.id === 'jacks' && answer?.figure" class="marks" :answer />
-        <SpacingMarks v-if="ends && answer?.figure" class="marks" :answer :ends />
+        <SpacingMarks
+          v-if="ends && answer?.figure"
+          class="marks"
+          :answer
+          :ends
+          :edge="edge"
+          :set-back="given('setBack')"
+          @update:edge="(one) => give('edge', one)"
+          @update:set-back="(entry) => give('setBack', entry)"
+        />
       </div>
     </div>
   </main>
@@ -316,24 +313,6 @@ select {
   height: max(300px, calc(100dvh - 320px));
   background: var(--board);
   border-bottom: 1px solid var(--groove);
-}
-.says {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px 16px;
-  margin: 0;
-  padding: 10px 16px;
-  font-size: 17px;
-  background: var(--chalk-wash);
-}
-.problem {
-  background: var(--pencil-wash);
-}
-ul.says {
-  flex-direction: column;
-  align-items: flex-start;
-  list-style: none;
 }
 .answers {
   display: flex;

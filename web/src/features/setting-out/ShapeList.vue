@@ -2,7 +2,7 @@
 /** The shapes that can be set out, to be chosen by their pictures. */
 import { ref } from 'vue';
 import { SOLVERS } from '@sprell/core';
-import { layOut } from './figure-layout.ts';
+import FigureThumb from './FigureThumb.vue';
 import { PICTURES } from './samples.ts';
 import { useShowChosen } from './show-chosen.ts';
 
@@ -11,11 +11,7 @@ const props = defineProps<{ chosen: string }>();
 const list = ref<HTMLElement>();
 useShowChosen(list, () => props.chosen);
 
-const [WIDTH, HEIGHT] = [44, 34];
-const cards = SOLVERS.map(({ id, title, short = title }) => {
-  const figure = PICTURES[id];
-  return { id, title, short, lines: figure ? layOut(figure, WIDTH, HEIGHT, { bare: true }).lines : [] };
-});
+const cards = SOLVERS.map(({ id, title, short = title }) => ({ id, title, short, figure: PICTURES[id] }));
 </script>
 
 <template>
@@ -30,9 +26,7 @@ const cards = SOLVERS.map(({ id, title, short = title }) => {
       :data-shape="card.id"
       :title="card.title"
     >
-      <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" :width="WIDTH" :height="HEIGHT" aria-hidden="true">
-        <path v-for="(line, at) in card.lines" :key="at" :d="line.d" :class="line.look" />
-      </svg>
+      <FigureThumb :figure="card.figure" :width="44" :height="34" />
       <span>{{ card.short }}</span>
     </RouterLink>
   </nav>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Where the members are marked from one end, and what comes of stepping the rounded gap off instead. */
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { driftOf, kindOf, readQuantity, reckon, runningMarks, type Answer, type Edge, type Ends } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
 import SizeField from '../field/SizeField.vue';
@@ -9,6 +9,8 @@ import DriftChart from './DriftChart.vue';
 import { driftWords } from './drift-words.ts';
 
 const props = defineProps<{ answer: Answer; ends: Ends }>();
+const edge = defineModel<Edge>('edge', { required: true });
+const setBack = defineModel<string>('setBack', { required: true });
 const store = useJobStore();
 
 const EDGES: readonly (readonly [Edge, string])[] = [
@@ -16,8 +18,6 @@ const EDGES: readonly (readonly [Edge, string])[] = [
   ['centre', 'centre'],
   ['far', 'far edge'],
 ];
-const edge = ref<Edge>('near');
-const setBack = ref('');
 const back = computed(() => {
   void store.rows;
   const { outcome, issue } = reckon(setBack.value, { scope: store.scope(), style: store.style });
