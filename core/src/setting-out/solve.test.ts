@@ -390,6 +390,12 @@ describe('a shape', () => {
           };
           const { answers } = solved(id, given[id] ?? {});
           const sizes = answers[0]?.known ?? {};
+          // Across from a right angle stands the shortest side there can be: one digit less, and there is no triangle.
+          const isRight = ['A', 'B', 'C'].some((angle) => {
+            const found = sizes[angle]?.quantity.value;
+            return found !== undefined && Math.abs(valueToNumber(found) - Math.PI / 2) < 1e-3;
+          });
+          fc.pre(id !== 'triangle' || !isRight);
           const asked = Object.entries(given[id] ?? {}).filter(([field]) =>
             shape(id).asks?.some((ask) => ask.id === field),
           );
