@@ -62,7 +62,7 @@ export { bestFits, COMMON_SCALES, type CommonScale, type Fit } from './scale/com
 export { scaleBar, scaleRule } from './scale/scale-rule.ts';
 export { SOLVERS } from './setting-out/solvers.ts';
 export { solve, type Givens } from './setting-out/solve.ts';
-export { readField, slateEntry } from './setting-out/read-field.ts';
+export { fieldEntry, readField, slateEntry } from './setting-out/read-field.ts';
 export type { Answer, Field, Known, Solved, Solver } from './setting-out/solver.ts';
 export { strokes, type Figure, type FigurePart, type Point } from './setting-out/figure.ts';
 export { fittingScale } from './scale/fitting-scale.ts';

@@ -1,9 +1,13 @@
 import { tangent } from '../evaluate/angles.ts';
+import { LIMITS } from '../notation/operators.ts';
+import { approximate } from '../number/value.ts';
+import { exactText } from '../reading/exact-text.ts';
 import { readQuantity } from '../reading/read-quantity.ts';
 import type { Reading } from '../reading/reading.ts';
 import type { ReadingForm, ReadingStyle } from '../reading/style.ts';
-import { ANGLE, SLOPE } from '../units/dimension.ts';
+import { ANGLE, AREA, LENGTH, SLOPE, VOLUME } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
+import { rootText } from './root-search.ts';
 import type { Field, Known } from './solver.ts';
 
 /**
@@ -25,9 +29,27 @@ function asSlope({ value, dimension }: Quantity): Quantity | undefined {
   return ratio && { value: ratio, dimension: SLOPE };
 }
 
+/** Signs of an entry that are left to a label and to what says how it reads. */
+const ROOM = 140;
+
+/**
+ * The entry of a size over what was given; where that is longer than an entry can be, its value: exact where it is, or
+ * else to 24 decimals.
+ */
+export function fieldEntry({ quantity, entry }: Known, style: ReadingStyle): string {
+  if (entry.length <= LIMITS.characters - ROOM) return entry;
+  const { value, dimension } = quantity;
+  const exact = exactText(quantity, style)?.plain;
+  if (exact !== undefined && exact.length <= LIMITS.characters - ROOM) return exact;
+  const unit = { [LENGTH]: ' m', [AREA]: ' m2', [VOLUME]: ' m3', [ANGLE]: ' rad' }[dimension] ?? '';
+  return `${rootText(approximate(value))}${unit}`;
+}
+
 /** The entry that puts a size on the slate, reading there as it reads here. @param volumes words of the volume's unit */
-export function slateEntry({ kind }: Field, { quantity, entry }: Known, volumes?: string): string {
+export function slateEntry({ kind }: Field, known: Known, style: ReadingStyle, volumes?: string): string {
+  const entry = fieldEntry(known, style);
+  const { dimension } = known.quantity;
   if (kind === 'volume' && volumes !== undefined) return `${entry} to ${volumes}`;
-  if (kind !== 'pitch' || quantity.dimension === SLOPE) return entry;
-  return quantity.dimension === ANGLE ? `${entry} to slope` : `atan(${entry}) to slope`;
+  if (kind !== 'pitch' || dimension === SLOPE) return entry;
+  return dimension === ANGLE ? `${entry} to slope` : `atan(${entry}) to slope`;
 }

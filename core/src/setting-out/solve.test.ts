@@ -7,7 +7,8 @@ import { equalValue, valueToNumber } from '../number/value.ts';
 import { readQuantity } from '../reading/read-quantity.ts';
 import { DEFAULT_STYLE } from '../reading/style.ts';
 import { makeRational } from '../number/rational.ts';
-import type { Answer, Solver } from './solver.ts';
+import { fieldEntry } from './read-field.ts';
+import type { Answer, Known, Solver } from './solver.ts';
 import { SOLVERS } from './solvers.ts';
 import { solve, type Givens } from './solve.ts';
 import type { Quantity } from '../units/quantity.ts';
@@ -333,6 +334,25 @@ describe('a shape', () => {
       { scope },
     );
     expect(answers[0]?.known['diagonal']?.entry).toBe('hyp(#4; #4)');
+  });
+
+  it('gives its value instead of a formula that is longer than an entry can be', () => {
+    const long = `(${Array.from({ length: 12 }, () => `2' 3 1/2"`).join(' + ')})`;
+    const side = (entry: string) => solved('triangle', { a: entry, b: entry, c: entry }).answers[0]?.known ?? {};
+    const { area, A } = side(long) as Record<string, Known>;
+    expect(area?.entry.length).toBeGreaterThan(LIMITS.characters);
+    for (const known of [area, A]) {
+      const entry = fieldEntry(known as Known, DEFAULT_STYLE);
+      expect(entry.length).toBeLessThan(LIMITS.characters);
+      const { outcome } = reckon(entry);
+      const value = outcome?.kind === 'quantity' ? outcome.quantity.value : undefined;
+      expect(valueToNumber(value as never)).toBeCloseTo(valueToNumber(known?.quantity.value as never), 14);
+    }
+    const short = side(`2' 3 1/2"`)['area'] as Known;
+    expect(fieldEntry(short, DEFAULT_STYLE)).toBe(short.entry);
+    // A third side that is no root: an approximation, told by its digits.
+    const found = solved('triangle', { a: long, b: long, C: '50°' }).answers[0]?.known['height'] as Known;
+    expect(fieldEntry(found, DEFAULT_STYLE)).toMatch(/^\d+\.\d{24} m$/);
   });
 
   it('is the same from every other sufficient set of its sizes', () => {

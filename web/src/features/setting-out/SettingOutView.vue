@@ -4,6 +4,7 @@ import { computed, defineAsyncComponent, nextTick, onMounted, ref, watch } from 
 import { useRouter } from 'vue-router';
 import {
   isMetric,
+  fieldEntry,
   nameFromLabel,
   slateEntry,
   SOLVERS,
@@ -101,13 +102,14 @@ function use(entry: string): void {
 
 function toSlate(field: Field): void {
   const known = answer.value?.known[field.id];
-  if (known) store.land(`${field.title.toLowerCase()}: ${slateEntry(field, known, volumeUnit.value?.words)}`);
+  if (known)
+    store.land(`${field.title.toLowerCase()}: ${slateEntry(field, known, store.style, volumeUnit.value?.words)}`);
 }
 function keep(field: Field): void {
   const known = answer.value?.known[field.id];
   const names = store.marks.map(({ name }) => name);
   const name = nameFromLabel(field.title.toLowerCase(), names);
-  if (known && name !== undefined) store.land(`${name} = ${known.entry}`);
+  if (known && name !== undefined) store.land(`${name} = ${fieldEntry(known, store.style)}`);
 }
 
 /** Opens a setting-out of the job: in the fields of this shape, or of its own. */

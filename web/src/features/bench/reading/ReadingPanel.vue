@@ -79,7 +79,7 @@ const exact = computed(() =>
 );
 const leftOver = computed(() => props.whole && readQuantity(props.whole.left, props.style));
 
-/** What stands beneath the reading follows it by a frame, so that the reading itself waits for nothing. */
+/** What stands around the reading follows it by a frame, so that the reading itself waits for nothing. */
 const late = afterPaint(() =>
   quantity.value && reading.value && text.value !== undefined
     ? {
@@ -88,9 +88,18 @@ const late = afterPaint(() =>
         text: text.value,
         style: props.style,
         isLength: isLength.value,
+        cost: cost.value,
+        exactForm: reading.value.rounding === 'exact' ? undefined : exactForm.value,
+        exact: exact.value,
       }
     : undefined,
 );
+const beside = afterPaint(() => ({
+  readBack: readBack.value,
+  problem: props.reckoned === undefined ? problem.value : undefined,
+  whole: props.whole,
+  leftOver: leftOver.value,
+}));
 
 /** What a screen reader is told: once typing rests, and not at every key. */
 const spoken = ref('');
@@ -116,8 +125,8 @@ const lead = (length: LengthStyle) => emit('change', { length });
 <template>
   <section class="reading" :class="{ crowded: $slots['default'] !== undefined }" aria-label="Reading">
     <div class="top">
-      <p class="read-back" data-test="read-back"><SizeText :text="readBack" /></p>
-      <button v-if="reading" type="button" class="copy" data-test="copy" @pointerdown.prevent @click="copy('shown')">
+      <p class="read-back" data-test="read-back"><SizeText :text="beside.readBack" /></p>
+      <button v-if="late" type="button" class="copy" data-test="copy" @pointerdown.prevent @click="copy('shown')">
         <Copy :size="18" aria-hidden="true" /><span class="copy-word">{{
           copied === 'shown' ? 'copied' : 'copy'
         }}</span>
@@ -130,20 +139,20 @@ const lead = (length: LengthStyle) => emit('change', { length });
     </div>
     <span class="sr-only" role="status" data-test="spoken">{{ spoken }}</span>
     <ReadingChoices
-      v-if="reading"
+      v-if="late"
       class="choices"
-      :style
+      :style="late.style"
       :change
-      :is-length="isLength"
+      :is-length="late.isLength"
       :line="reckoned ? undefined : line"
       @change="(change) => emit('change', change)"
       @widen="(to) => emit('widen', to)"
       @drop="emit('drop')"
     >
-      <span class="cost" data-test="cost">{{ cost }}</span>
+      <span class="cost" data-test="cost">{{ late.cost }}</span>
       <template #behind>
         <button
-          v-if="reading.rounding !== 'exact' && exactForm"
+          v-if="late.exactForm"
           type="button"
           class="copy"
           title="Copy it exactly"
@@ -152,18 +161,20 @@ const lead = (length: LengthStyle) => emit('change', { length });
           @click="copy('exact')"
         >
           <template v-if="copied === 'exact'">copied</template>
-          <template v-else-if="exact"
-            ><span class="sr-only">copy exactly</span>= <SizeText class="exact" :text="exact" data-test="exact"
+          <template v-else-if="late.exact"
+            ><span class="sr-only">copy exactly</span>= <SizeText class="exact" :text="late.exact" data-test="exact"
           /></template>
           <template v-else>copy exact</template>
         </button>
       </template>
     </ReadingChoices>
     <slot />
-    <p v-if="problem && reckoned === undefined" class="problem">{{ problem }}</p>
-    <p v-if="whole && leftOver" class="whole" data-test="whole">
-      <span>{{ whole.times }} times, <SizeText :text="leftOver.text" /> left over</span>
-      <PlainButton v-if="leftOver.steps" @click="emit('use', whole.leftEntry)">Use what is left</PlainButton>
+    <p v-if="beside.problem" class="problem">{{ beside.problem }}</p>
+    <p v-if="beside.whole && beside.leftOver" class="whole" data-test="whole">
+      <span>{{ beside.whole.times }} times, <SizeText :text="beside.leftOver.text" /> left over</span>
+      <PlainButton v-if="beside.leftOver.steps" @click="beside.whole && emit('use', beside.whole.leftEntry)"
+        >Use what is left</PlainButton
+      >
     </p>
     <TapePicture
       v-if="late && late.isLength && comfort.showTape"
