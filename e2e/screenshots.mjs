@@ -52,6 +52,13 @@ const openKept = (name) => async (page) => {
   await page.waitForSelector(`[data-kept="${name}"].chosen`);
 };
 
+/** The marks and the chart of what stepping off would do, beneath the drawing. */
+const drift = async (page) => {
+  await openKept('Balusters')(page);
+  await page.waitForSelector('.chart canvas');
+  await page.$eval('.chart', (chart) => chart.scrollIntoView({ block: 'end' }));
+};
+
 /** Every shape that the demo jobs keep, its drawing with its sizes, on one sheet. */
 const allShapes = async (page) => {
   const ids = await page.evaluate(async () => (await (await fetch('/api/jobs')).json()).map(({ id }) => id));
@@ -72,9 +79,11 @@ const allShapes = async (page) => {
     ([shape, { name, picture }]) =>
       `<figure><img src="data:image/png;base64,${picture}"><figcaption><b>${shape}</b> ${name}</figcaption></figure>`,
   );
+  // A page of its own: what the application forbids itself, an inline style among it, is not forbidden here.
+  await page.goto('about:blank');
   await page.setContent(`<style>
-    body { margin: 12px; display: grid; grid-template-columns: repeat(4, 1fr); gap: 10px; background: #efe4d0;
-      font: 15px sans-serif; color: #24262b }
+    body { margin: 12px; display: grid; grid-template-columns: repeat(5, 1fr); gap: 10px; background: #efe4d0;
+      font: 13px sans-serif; color: #24262b }
     figure { margin: 0; background: #faf5ea } img { display: block; width: 100% } figcaption { padding: 5px 8px }
   </style>${cards.join('')}`);
 };
@@ -106,7 +115,7 @@ const PICTURES = [
   },
   { name: 'stick-phone', ...PHONE, prepare: screen('/stick') },
   { name: 'setting-out', ...DESK, prepare: screen('/setting-out/rafter', openKept('Common rafters')) },
-  { name: 'setting-out-spacing', ...DESK, prepare: screen('/setting-out/spacing-gaps', openKept('Balusters')) },
+  { name: 'setting-out-spacing', ...DESK, prepare: screen('/setting-out/spacing-gaps', drift) },
   { name: 'setting-out-phone', ...PHONE, prepare: screen('/setting-out/arc', openKept('Arch between two posts')) },
   { name: 'setting-out-shapes', width: 1280, height: 1090, prepare: allShapes },
   {
