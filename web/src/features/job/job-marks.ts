@@ -43,6 +43,9 @@ export interface JobLines {
   write(line: LineWire, content: LineContent): void;
   setDeleted(line: LineWire, deleted: boolean): void;
   pushUndo(step: Inverse): void;
+  /** The setting-outs, by what they are called in a sentence, that writing entries anew would change; and doing that. */
+  setOutsWith(rewrite: (entry: string) => string): readonly string[];
+  rewriteSetOuts(rewrite: (entry: string) => string): readonly Inverse[];
 }
 
 /** The marks of the open job: their values, and which is in hand. */

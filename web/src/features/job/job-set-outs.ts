@@ -52,14 +52,23 @@ export function useSetOuts({ things, stored, shown }: JobWithSetOuts) {
     things.remove(id);
   }
 
-  /** Writes the entries of every setting-out anew where that changes them: a mark has another name. @returns steps back */
-  function rewriteSetOuts(rewrite: (entry: string) => string): readonly Inverse[] {
-    return setOuts.value.flatMap(({ id, ...setOut }) => {
-      const givens = setOut.givens.map(([field, entry]) => [field, rewrite(entry)] as const);
-      const isOther = givens.some(([, entry], at) => entry !== setOut.givens[at]?.[1]);
-      return (isOther && things.write<'setout'>(id, asKept({ ...setOut, givens }))) || [];
+  type Rewrite = (entry: string) => string;
+  const rewritten = ({ givens }: SetOut, rewrite: Rewrite): Givens | undefined => {
+    const written = givens.map(([field, entry]) => [field, rewrite(entry)] as const);
+    return written.some(([, entry], at) => entry !== givens[at]?.[1]) ? written : undefined;
+  };
+  /** What the setting-outs are called that writing entries anew would change: they use what is written otherwise. */
+  const setOutsWith = (rewrite: Rewrite): readonly string[] =>
+    setOuts.value
+      .filter((setOut) => rewritten(setOut, rewrite) !== undefined)
+      .map(({ name }) => `the setting-out ${name}`);
+  /** Writes their entries anew. @returns how to take that back */
+  function rewriteSetOuts(rewrite: Rewrite): readonly Inverse[] {
+    return setOuts.value.flatMap((setOut) => {
+      const givens = rewritten(setOut, rewrite);
+      return (givens && things.write<'setout'>(setOut.id, asKept({ ...setOut, givens }))) ?? [];
     });
   }
 
-  return { setOuts, addSetOut, editSetOut, removeSetOut, rewriteSetOuts };
+  return { setOuts, addSetOut, editSetOut, removeSetOut, inner: { setOutsWith, rewriteSetOuts } };
 }

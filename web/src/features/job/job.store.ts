@@ -344,7 +344,11 @@ export const useJobStore = defineStore('job', () => {
   });
   const drawn = useScales({ style, jobId: () => job.value?.id, scope: () => scope(), things });
   const { showScaleInHand: _, ...scaleDoor } = drawn;
-  const setOutDoor = useSetOuts({ things, stored, shown: (source) => fromStored(source, numberOf) });
+  const { inner: setOutUses, ...setOutDoor } = useSetOuts({
+    things,
+    stored,
+    shown: (source) => fromStored(source, numberOf),
+  });
   /** What works on marks as a whole is given of the job. */
   const jobLines = markRaw<JobLines>({
     rows: () => rows.value,
@@ -357,6 +361,7 @@ export const useJobStore = defineStore('job', () => {
     write,
     setDeleted,
     pushUndo,
+    ...setOutUses,
   });
   const edits = useSlateEdits(jobLines);
   const stick = useMarks(jobLines);

@@ -40,6 +40,8 @@ export interface MarkStory {
   readonly postings: readonly MarkEntry[];
   readonly before: readonly MarkEntry[];
   readonly users: readonly { readonly id: string; readonly number: number; readonly entry: string }[];
+  /** Lines and setting-outs that use it, as a sentence names them. */
+  readonly usedBy: readonly string[];
 }
 
 const SIGNS = { keep: '=', add: '+', subtract: '−' } as const;
@@ -68,6 +70,10 @@ export function useMarkStory() {
       base,
       postings,
       before: ledger.before.map((line) => entryOf(line, 'keep')),
+      usedBy: [
+        ...ledger.users.map(({ number }) => `#${number}`),
+        ...job.setOutsWith((source) => valueForMark(source, name, '0', job.style())),
+      ],
       users: ledger.users.flatMap(({ id, number }) => {
         const line = job.lines().get(id);
         return line ? [{ id, number, entry: withLabel(line.label, readBackOf(job.shownSource(line))) }] : [];
@@ -143,7 +149,7 @@ export function useMarkStory() {
   function rename(from: string, to: string): void {
     const isHeld = store.inHand?.name.toLowerCase() === from.toLowerCase();
     const steps = rewriteAll([...job.lines().values()], (source) => renamedIn(source, from, to, job.style()));
-    steps.push(...store.rewriteSetOuts((source) => renamedIn(source, from, to, job.style())));
+    steps.push(...job.rewriteSetOuts((source) => renamedIn(source, from, to, job.style())));
     if (steps.length > 0) job.pushUndo({ kind: 'many', steps, says: `Call ${to} ${from} again` });
     if (isHeld) store.takeInHand(to);
   }
@@ -183,6 +189,8 @@ export function useMarkStory() {
           (source) => valueForMark(source, name, value, job.style()),
         ),
       );
+    if (value !== undefined)
+      steps.push(...job.rewriteSetOuts((source) => valueForMark(source, name, value, job.style())));
     for (const { line, operator } of slate.markLines(name)) {
       const held = lineOf(line.id);
       if (held === undefined) continue;

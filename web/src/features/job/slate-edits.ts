@@ -2,7 +2,7 @@ import type { LineWire } from '@sprell/contract';
 import { exactText, valueForLine, valueForMark } from '@sprell/core';
 import type { JobLines } from './job-marks.ts';
 import { positionAt } from './position-at.ts';
-import { isWorked, nameOf, splitLabel } from './slate-row.ts';
+import { isWorked, nameOf, splitLabel, type WorkedRow } from './slate-row.ts';
 import type { Inverse, LineContent } from './undo-stack.ts';
 
 /** Changes to lines that stand on the slate: each is one step that can be undone. */
@@ -74,14 +74,18 @@ export function useSlateEdits(job: JobLines) {
     job.write(line, { position: positionAt(others, others[to]?.line.id), source, label, note });
   }
 
-  /** A sentence that names the lines using a line; undefined when none does. */
+  /** A sentence that names the lines and setting-outs using a line; undefined when none does. */
   function usersOf(lineId: string): string | undefined {
-    const users = job
-      .slate()
-      .usersOf(lineId)
-      .map(({ number }) => `#${number}`);
     const line = job.lines().get(lineId);
-    if (users.length === 0 || !line) return undefined;
+    if (!line || !isWorked(line)) return undefined;
+    const users = [
+      ...job
+        .slate()
+        .usersOf(lineId)
+        .map(({ number }) => `#${number}`),
+      ...job.setOutsWith(withoutLine(line, '0')),
+    ];
+    if (users.length === 0) return undefined;
     const names = users.length > 4 ? `${users.slice(0, 3).join(', ')} and ${users.length - 3} more` : users.join(', ');
     return `${nameOf(line)} is used by ${names}.`;
   }
@@ -99,30 +103,37 @@ export function useSlateEdits(job: JobLines) {
     return exactText(worked.result.outcome.quantity, job.style())?.plain;
   }
 
+  /** Writes a value in place of a line, and of the mark that it alone makes. */
+  function withoutLine({ id, number }: WorkedRow['line'], value: string): (source: string) => string {
+    const order = job
+      .slate()
+      .lines()
+      .map(({ line }) => line.number);
+    const mark = job.slate().line(id)?.parsed.entry?.assignment?.name;
+    const isAlone = mark !== undefined && job.slate().markLines(mark).length === 1;
+    return (source) => {
+      const written = valueForLine(source, { number, value, order }, job.style());
+      return isAlone ? valueForMark(written, mark, value, job.style()) : written;
+    };
+  }
+
   /** Takes a line off, its value written wherever it is used; one step to undo. */
   function removeKeepingValue(lineId: string): void {
     const line = job.lines().get(lineId);
     const value = exactEntry(lineId);
     if (!line || !isWorked(line) || value === undefined) return;
-    const order = job
-      .slate()
-      .lines()
-      .map(({ line: { number } }) => number);
-    const gone = { number: line.number, value, order };
-    const mark = job.slate().line(lineId)?.parsed.entry?.assignment?.name;
-    const without = (source: string) => {
-      const written = valueForLine(source, gone, job.style());
-      return mark === undefined ? written : valueForMark(written, mark, value, job.style());
-    };
+    const without = withoutLine(line, value);
     const users = job
       .slate()
       .usersOf(lineId)
       .flatMap(({ id }) => job.lines().get(id) ?? []);
+    const setOutSteps = job.rewriteSetOuts(without);
     job.pushUndo({
       kind: 'many',
       says: `Bring ${nameOf(line)} back`,
       steps: [
         { kind: 'restore', lineId, says: '' },
+        ...setOutSteps,
         ...users.map(({ id, position, source, label, note }): Inverse => {
           return { kind: 'write', lineId: id, content: { position, source, label, note }, says: '' };
         }),

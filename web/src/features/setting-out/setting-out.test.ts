@@ -241,6 +241,38 @@ describe('the screen', () => {
     view.unmount();
   });
 
+  it('is named among what uses a line or a mark that is to go, and keeps its value where that is wanted', async () => {
+    const { view, type, reading } = await open('right-triangle');
+    const store = useJobStore();
+    store.land(`3'`);
+    store.land(`wide = 4'`);
+    await type('rise', '#1');
+    await type('run', '2 * wide / 2');
+    await button(view, 'set-out-name').setValue('Gable');
+    await view.get('form.keep').trigger('submit');
+    const [line, mark] = store.rows.map((row) => row.line.id) as [string, string];
+    expect(store.usersOf(line)).toBe('#1 is used by the setting-out Gable.');
+    expect(store.usersOf(mark)).toBe('#2 is used by the setting-out Gable.');
+    expect(useMarkStory().story('wide')?.usedBy).toEqual(['the setting-out Gable']);
+    store.removeKeepingValue(line);
+    expect(store.setOuts[0]?.givens).toEqual([
+      ['rise', `(36")`],
+      ['run', '2 * wide / 2'],
+    ]);
+    await flushPromises();
+    useMarkStory().removeMarks(['wide'], true);
+    expect(store.setOuts[0]?.givens[1]).toEqual(['run', `2 * (48") / 2`]);
+    await flushPromises();
+    expect(reading('diagonal')).toBe('5′');
+    store.undo();
+    store.undo();
+    expect(store.setOuts[0]?.givens).toEqual([
+      ['rise', '#1'],
+      ['run', '2 * wide / 2'],
+    ]);
+    view.unmount();
+  });
+
   it('stores lines by their ids, and is there again on another device', async () => {
     const { view, type } = await open('circle');
     const store = useJobStore();

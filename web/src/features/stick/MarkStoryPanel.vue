@@ -84,7 +84,7 @@ function remove(keepValues: boolean): void {
   stick.removeMarks([name.value], keepValues);
   emit('removed');
 }
-const usedBy = computed(() => props.story.users.map(({ number }) => `#${number}`).join(', '));
+const usedBy = computed(() => props.story.usedBy.join(', '));
 </script>
 
 <template>
@@ -127,13 +127,13 @@ const usedBy = computed(() => props.story.users.map(({ number }) => `#${number}`
     </div>
     <div v-if="isRemoving" class="ask" role="alertdialog" aria-label="Take the mark off?">
       <p>
-        <template v-if="story.users.length > 0">{{ name }} is used by {{ usedBy }}.</template>
+        <template v-if="story.usedBy.length > 0">{{ name }} is used by {{ usedBy }}.</template>
         The line that kept it stays on the slate without the name<template v-if="story.postings.length > 0"
           >; its postings are struck out</template
         >.
       </p>
       <PlainButton
-        v-if="story.users.length > 0 && story.mark.quantity"
+        v-if="story.usedBy.length > 0 && story.mark.quantity"
         leading
         data-test="remove-keeping"
         @click="remove(true)"

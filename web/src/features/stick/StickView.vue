@@ -58,9 +58,7 @@ const isWide = useMediaQuery('(min-width: 1024px)');
 
 const isClearing = ref(false);
 const usersOfAny = computed(() =>
-  isClearing.value
-    ? [...new Set(store.marks.flatMap(({ name }) => stick.story(name)?.users.map(({ number }) => `#${number}`) ?? []))]
-    : [],
+  isClearing.value ? [...new Set(store.marks.flatMap(({ name }) => stick.story(name)?.usedBy ?? []))] : [],
 );
 function clear(keepValues: boolean): void {
   isClearing.value = false;
