@@ -6,7 +6,8 @@ import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
   plugins: [
-    vue(),
+    // Nothing here nor in what it stands on is written with the options of a component.
+    vue({ features: { optionsAPI: false } }),
     Components({
       dirs: [],
       dts: 'src/components.d.ts',

@@ -1,5 +1,5 @@
 /** The public names of the core, one by one. Other workspaces import this file alone. */
-export { makeIssue, type Fix, type Issue, type IssueCode } from './base/issue.ts';
+export { makeIssue, type Fix, type Issue, type ShapeIssue, type IssueCode } from './base/issue.ts';
 export type { Span } from './base/span.ts';
 export { describeIssue, ISSUE_CODES } from './messages.ts';
 export { makeRational, parseRational, rationalToText, type Rational } from './number/rational.ts';
@@ -70,6 +70,7 @@ export { EDGE, HEAD, sheetHead } from './drawing/sheet-head.ts';
 export { line as paperLine, words as paperWords } from './drawing/drawing.ts';
 export { ordinates, type Ordinate } from './setting-out/ordinates.ts';
 export { driftOf, type Drift } from './setting-out/drift.ts';
+export { describeShapeIssue, SHAPE_ISSUE_CODES } from './shape-messages.ts';
 export { templateSheets } from './setting-out/template.ts';
 export { jackLengths, type Jack } from './setting-out/jacks.ts';
 export { runningMarks, type Edge, type Ends, type RunningMark } from './setting-out/spacing.ts';

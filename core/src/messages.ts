@@ -3,7 +3,7 @@ import type { Issue, IssueCode, IssueFields } from './base/issue.ts';
 type Sentences = { readonly [C in IssueCode]: (fields: IssueFields[C]) => string };
 
 /** With its article: "a length", "an area". */
-function a(kind: string): string {
+export function withArticle(kind: string): string {
   const name = kind === 'number' ? 'plain number' : kind === 'compound' ? 'mixed kind of quantity' : kind;
   return `${/^[aeiou]/.test(name) ? 'an' : 'a'} ${name}`;
 }
@@ -47,24 +47,26 @@ const SENTENCES: Sentences = {
   'directive.unknown': ({ target }) =>
     `${target} is nothing that a result can be read in; name a unit, a fraction or a step.`,
   'directive.kind': ({ target, kind }) =>
-    `${a(kind).replace(/^a/, 'A')} cannot be read in ${target}; name a unit of its own kind.`,
+    `${withArticle(kind).replace(/^a/, 'A')} cannot be read in ${target}; name a unit of its own kind.`,
   'kind.add': ({ left, right }) =>
-    `The left side is ${a(left)} and the right side ${a(right)}; only values of one kind add up.`,
+    `The left side is ${withArticle(left)} and the right side ${withArticle(right)}; only values of one kind add up.`,
   'kind.add_plain': ({ left, right }) =>
-    `${a(left).replace(/^a/, 'A')} and ${a(right)} do not add up: give the plain number a unit.`,
+    `${withArticle(left).replace(/^a/, 'A')} and ${withArticle(right)} do not add up: give the plain number a unit.`,
   'kind.compare': ({ left, right }) =>
-    `The left side is ${a(left)} and the right side ${a(right)}; only values of one kind compare.`,
+    `The left side is ${withArticle(left)} and the right side ${withArticle(right)}; only values of one kind compare.`,
   'kind.function': ({ name, kind, wanted }) =>
-    `${name} was given ${a(kind)}; it needs ${/^an? /.test(wanted) ? wanted : a(wanted)} here.`,
+    `${name} was given ${withArticle(kind)}; it needs ${/^an? /.test(wanted) ? wanted : withArticle(wanted)} here.`,
   'kind.multiply': ({ left, right }) =>
-    `${a(left).replace(/^a/, 'A')} and ${a(right)} cannot be multiplied or divided; an angle goes through sin, cos or tan first.`,
+    `${withArticle(left).replace(/^a/, 'A')} and ${withArticle(right)} cannot be multiplied or divided; an angle goes through sin, cos or tan first.`,
   'kind.temperature': () => 'A temperature is only converted, as in 68 °F to °C; it does not take part in sums.',
-  'kind.root': ({ kind }) => `${a(kind).replace(/^a/, 'A')} has no such root: the square root of an area is a length.`,
+  'kind.root': ({ kind }) =>
+    `${withArticle(kind).replace(/^a/, 'A')} has no such root: the square root of an area is a length.`,
   'kind.power': ({ kind }) =>
-    `${a(kind).replace(/^a/, 'A')} cannot be raised to a power; use its sine, cosine or tangent.`,
+    `${withArticle(kind).replace(/^a/, 'A')} cannot be raised to a power; use its sine, cosine or tangent.`,
   'kind.answer': () => 'A comparison answers yes or no and cannot be part of a sum; give it a line of its own.',
-  'kind.unit_on_quantity': ({ kind }) => `The brackets hold ${a(kind)} already; take the unit behind them away.`,
-  'power.not_plain': ({ kind }) => `A power is a plain number and this is ${a(kind)}; take the unit away.`,
+  'kind.unit_on_quantity': ({ kind }) =>
+    `The brackets hold ${withArticle(kind)} already; take the unit behind them away.`,
+  'power.not_plain': ({ kind }) => `A power is a plain number and this is ${withArticle(kind)}; take the unit away.`,
   'power.too_large': ({ limit }) => `Powers go up to ${limit}; split the sum over several lines.`,
   'value.too_large': () => 'The result has more digits than Sprell keeps; check the powers.',
   'division.by_zero': () => 'This divides by nothing; check the value under the division.',
@@ -76,59 +78,10 @@ const SENTENCES: Sentences = {
   'range.step': () => 'A step is more than nothing; give one such as 1/8".',
   'scale.ratio': () => 'A ratio is two numbers, paper first, as in 1:20.',
   'scale.not_length': ({ side, kind }) =>
-    `What stands for the ${side} is ${a(kind)}; a scale is one length for another.`,
+    `What stands for the ${side} is ${withArticle(kind)}; a scale is one length for another.`,
   'scale.zero': ({ side }) => `The length on the ${side} has to be more than nothing.`,
-  'scale.kind': ({ kind }) => `${a(kind).replace(/^a/, 'A')} is the same on paper and on site; a scale turns sizes.`,
-  'shape.kind': ({ field, kind, wanted }) => `${field} is ${wanted}, and this is ${a(kind)}.`,
-  'shape.nothing': ({ field }) => `${field} has to be more than nothing.`,
-  'shape.whole': ({ field }) => `${field} is a whole number; round it up or down.`,
-  'shape.none': () => 'No shape has these sizes; check what was given.',
-  'triangle.diagonal': () => 'The diagonal is the longest of the three; check it against rise and run.',
-  'triangle.sides': () => 'One side is longer than the other two together: they do not meet. Check the sides.',
-  'triangle.angles': () => 'The angles come to 180° or more; the three of a triangle come to exactly that.',
-  'square.diagonal': () => 'No frame with these sides has such diagonals; measure them again.',
-  'square.to_left': () =>
-    'Out of square: the diagonal rising to the right is too long. Push both top corners to the left.',
-  'square.to_right': () =>
-    'Out of square: the diagonal falling to the right is too long. Push both top corners to the right.',
-  'square.sides': () => 'Sides and diagonals do not fit together: opposite sides differ, or one was measured wrong.',
-  'rafter.length': () => 'Along the slope is longer than rise and run are; check the three.',
-  'rafter.ridge': () => 'The ridge is as thick as the whole span; check the two.',
-  'rafter.corner': () => 'The corner of the plates is less than 180°, where a hip would be none.',
-  'rafter.stand': () => 'The hip is not as deep as the commons stand over the plate; take a deeper one.',
-  'rafter.notch': () => 'The notch is deeper than you allow; make the seat shorter or the rafter deeper.',
-  'jacks.first': () => 'So close to the corner the hip takes the whole jack; begin further out.',
-  'ellipse.axes': () => 'The short axis is the shorter one; where both are alike it is a circle.',
-  'ellipse.pins': () => 'The pins stand inside the ellipse: from one to the other is less than the long axis.',
-  'ellipse.string': () =>
-    'The string runs around both pins: it is longer than the long axis, and shorter than twice it.',
-  'spacing.room': () => 'So many pieces have no room in this length; take fewer or thinner ones.',
-  'spacing.count': () => 'There are too few members for this; give one more.',
-  'spacing.whole': () => 'These sizes come out at no whole number of members; give the largest gap instead of the gap.',
-  'spacing.gap': () => 'The gap is wider than the largest that is allowed; take one member more.',
-  'arc.chord': () => 'The chord is longer than the circle is wide; give a larger radius.',
-  'arc.rise': () => 'The arc rises higher than the circle is; give a larger radius.',
-  'arc.turn': () => 'The arc would go round more than once; check its angle.',
-  'arc.length': () => 'The arc is too short: it has to be longer than its chord, and more than 2.76 times its rise.',
-  'ring.inner': () => 'The inner circle is as large as the outer one; check the two.',
-  'polygon.sides': () => 'A polygon has three sides at least.',
-  'polygon.plate': () => 'The plates are so wide that they meet in the middle; take narrower ones.',
-  'polygon.lean': () => 'Sides that lean by 90° or more lie flat; give less.',
-  'steps.count': () => 'A flight has two risers at least.',
-  'steps.whole': () => 'These sizes come out at no whole number of risers; give the number, or the rise at most.',
-  'steps.tread': () => 'The tread is as thick as the rise is high; check the two.',
-  'steps.steep': () => 'The rise is higher than you allow; take one riser more.',
-  'steps.shallow': () => 'The going is shorter than you allow; give the flight more length.',
-  'steps.long': () => 'Two rises and a going are longer than you allow; make the going shorter or the rise lower.',
-  'spacing.ends': () => 'These sizes come out at no whole number of members; leave the end gaps or the centres open.',
-  'spacing.centres': () => 'The members are as wide as their centres are apart; take wider centres.',
-  'steps.headroom': () => 'Under the floor above there is less headroom than you allow, even before the first riser.',
-  'steps.slope': () => 'The flight is steeper than you allow; make the going longer.',
-  'template.too_large': ({ limit, sheets }) =>
-    `Full size this takes ${sheets} sheets; no more than ${limit} are made. Save it to scale.`,
-  'wall.openings': () => 'The openings are as large as the wall; check the two.',
-  'footing.top': () => 'The top is larger than the foot; change the two over.',
-  'steps.short': () => 'Two rises and a going are shorter than you allow; make the going longer.',
+  'scale.kind': ({ kind }) =>
+    `${withArticle(kind).replace(/^a/, 'A')} is the same on paper and on site; a scale turns sizes.`,
   'rod.too_long': ({ limit, sheets }) =>
     `At its size this rod takes ${sheets} sheets, and no more than ${limit} are printed; print it to scale.`,
 };

@@ -1,6 +1,16 @@
 /** Writes what the code's own tables say into docs/: `bin/test reference` fails when a page is not as the tables are. */
 import { readFileSync, writeFileSync } from 'node:fs';
-import { ACCEPTED_FORMS, describeIssue, FUNCTIONS, ISSUE_CODES, LIMITS, reckon, UNITS, type Unit } from '@sprell/core';
+import {
+  ACCEPTED_FORMS,
+  describeIssue,
+  FUNCTIONS,
+  ISSUE_CODES,
+  LIMITS,
+  reckon,
+  SHAPE_ISSUE_CODES,
+  UNITS,
+  type Unit,
+} from '@sprell/core';
 
 const GENERATED = '<!-- Made from the tables in core/ by tools/reference; edit those. -->';
 
@@ -60,7 +70,7 @@ function issuesPage(): string {
     if (!line.startsWith('# ') && entry.length < 40 && entry.trim() !== '' && !examples.has(issue))
       examples.set(issue, entry);
   }
-  const rows = [...ISSUE_CODES].sort().map((issue) => {
+  const rows = [...ISSUE_CODES, ...SHAPE_ISSUE_CODES].sort().map((issue) => {
     const entry = examples.get(issue);
     const found = entry === undefined ? undefined : reckon(entry).issue;
     return [

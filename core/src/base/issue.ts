@@ -66,6 +66,11 @@ export interface IssueFields {
   'scale.not_length': { readonly side: string; readonly kind: string };
   'scale.zero': { readonly side: string };
   'scale.kind': { readonly kind: string };
+  'rod.too_long': { readonly limit: string; readonly sheets: string };
+}
+
+/** The same for shapes that are set out; their sentences, which an entry does without, are in `shape-messages.ts`. */
+export interface ShapeIssueFields {
   'shape.kind': { readonly field: string; readonly kind: string; readonly wanted: string };
   'shape.nothing': { readonly field: string };
   'shape.whole': { readonly field: string };
@@ -112,19 +117,26 @@ export interface IssueFields {
   'wall.openings': object;
   'template.too_large': { readonly limit: string; readonly sheets: string };
   'footing.top': object;
-  'rod.too_long': { readonly limit: string; readonly sheets: string };
 }
 
 export type IssueCode = keyof IssueFields;
+export type ShapeIssueCode = keyof ShapeIssueFields;
 
-/** One thing that keeps an entry from being reckoned: a code, a place in the entry, the facts, and fixes to touch. */
-export type Issue = {
-  readonly [C in IssueCode]: Span & {
+type AllFields = IssueFields & ShapeIssueFields;
+
+/** One thing that keeps something from being reckoned: a code, a place in the entry, the facts, and fixes to touch. */
+type IssueOf<Codes extends keyof AllFields> = {
+  readonly [C in Codes]: Span & {
     readonly code: C;
-    readonly fields: IssueFields[C];
+    readonly fields: AllFields[C];
     readonly fixes: readonly Fix[];
   };
-}[IssueCode];
+}[Codes];
+
+/** What is wrong with an entry. */
+export type Issue = IssueOf<IssueCode>;
+/** What is wrong with a shape, or with an entry in one of its fields. */
+export type ShapeIssue = IssueOf<IssueCode | ShapeIssueCode>;
 
 /** Makes an issue; the fields belong to the code. */
 export function makeIssue<C extends IssueCode>(
@@ -134,4 +146,14 @@ export function makeIssue<C extends IssueCode>(
   fixes: readonly Fix[] = [],
 ): Issue {
   return { code, start: span.start, end: span.end, fields, fixes } as unknown as Issue;
+}
+
+/** Makes an issue of a shape. */
+export function makeShapeIssue<C extends ShapeIssueCode>(
+  code: C,
+  span: Span,
+  fields: ShapeIssueFields[C],
+  fixes: readonly Fix[] = [],
+): ShapeIssue {
+  return { code, start: span.start, end: span.end, fields, fixes } as unknown as ShapeIssue;
 }

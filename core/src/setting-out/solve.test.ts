@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { describeIssue } from '../messages.ts';
+import { describeShapeIssue } from '../shape-messages.ts';
 import { LIMITS } from '../notation/operators.ts';
 import { reckon } from '../evaluate/reckon.ts';
 import { equalValue, valueToNumber } from '../number/value.ts';
@@ -245,7 +245,7 @@ describe('a shape', () => {
   ])('%s of %j is none, in a sentence', (id, given, code) => {
     const { impossible, answers } = solved(id, given);
     expect([impossible?.code, answers]).toEqual([code, []]);
-    expect(impossible && describeIssue(impossible)).toMatch(/^[A-Za-z].*\.$/);
+    expect(impossible && describeShapeIssue(impossible)).toMatch(/^[A-Za-z].*\.$/);
   });
 
   it.each([

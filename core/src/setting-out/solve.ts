@@ -1,4 +1,4 @@
-import { makeIssue, type Issue } from '../base/issue.ts';
+import { makeShapeIssue, type ShapeIssue } from '../base/issue.ts';
 import { reckon, type ReckonOptions } from '../evaluate/reckon.ts';
 import { EMPTY_SCOPE } from '../evaluate/scope.ts';
 import { equalValue, signOfValue, valueToNumber, wholeValue } from '../number/value.ts';
@@ -41,7 +41,7 @@ interface World {
  * @param givens the later one of two that contradict is the one that is told of; blank ones count for nothing
  */
 export function solve(solver: Solver, givens: Givens, options: ReckonOptions = {}): Solved {
-  const issues: Record<string, Issue | undefined> = {};
+  const issues: Record<string, ShapeIssue | undefined> = {};
   const given = new Map<string, Known>();
   let contradiction: Solved['contradiction'];
   for (const [id, entry] of givens) {
@@ -72,7 +72,9 @@ export function solve(solver: Solver, givens: Givens, options: ReckonOptions = {
   const { worlds, impossible } = workOut(solver, given, options);
   const answers = worlds.map(({ title, known }): Answer => {
     const sizes: Sizes = Object.fromEntries([...known].map(([id, one]) => [id, sizeOf(one.quantity)]));
-    const breaks = notHeld(solver, known, undefined, options, true).map(({ code }) => makeIssue(code, NOWHERE, {}));
+    const breaks = notHeld(solver, known, undefined, options, true).map(({ code }) =>
+      makeShapeIssue(code, NOWHERE, {}),
+    );
     const keeps =
       breaks.length === 0 && solver.checks.some(({ limit, from }) => limit && from.every((id) => known.has(id)));
     return { title, known: Object.fromEntries(known), breaks, keeps, figure: solver.draw(sizes) };
@@ -88,7 +90,7 @@ function otherwise({ imperial, metric }: Otherwise, { style = DEFAULT_STYLE }: R
 /** All that can stand in a formula. */
 const fieldsOf = ({ fields, asks = [] }: Solver): readonly Field[] => [...fields, ...asks];
 
-function readGiven(field: Field, entry: string, options: ReckonOptions): Known | { readonly issue: Issue } {
+function readGiven(field: Field, entry: string, options: ReckonOptions): Known | { readonly issue: ShapeIssue } {
   const { outcome, issue, parsed } = reckon(entry, options);
   if (issue !== undefined && outcome === undefined) return { issue };
   const quantity = outcome?.kind === 'quantity' ? outcome.quantity : undefined;
@@ -102,11 +104,13 @@ function readGiven(field: Field, entry: string, options: ReckonOptions): Known |
           ? ['°']
           : [];
     const fixes = units.map((unit) => ({ label: `${entry.trim()}${unit}`, entry: `${entry.trim()}${unit}` }));
-    return { issue: makeIssue('shape.kind', span, { field: field.title, kind, wanted: WANTED[field.kind] }, fixes) };
+    return {
+      issue: makeShapeIssue('shape.kind', span, { field: field.title, kind, wanted: WANTED[field.kind] }, fixes),
+    };
   }
-  if (isTooLittle(field, quantity)) return { issue: makeIssue('shape.nothing', span, { field: field.title }) };
+  if (isTooLittle(field, quantity)) return { issue: makeShapeIssue('shape.nothing', span, { field: field.title }) };
   if (field.kind === 'count' && wholeValue(quantity.value) === undefined)
-    return { issue: makeIssue('shape.whole', span, { field: field.title }) };
+    return { issue: makeShapeIssue('shape.whole', span, { field: field.title }) };
   return { quantity, entry: entry.trim(), how: 'given' };
 }
 
@@ -152,7 +156,7 @@ function choose(from: readonly string[], count: number): readonly (readonly stri
 
 interface WorkedOut {
   readonly worlds: readonly World[];
-  readonly impossible: Issue | undefined;
+  readonly impossible: ShapeIssue | undefined;
 }
 
 function workOut(solver: Solver, given: ReadonlyMap<string, Known>, options: ReckonOptions): WorkedOut {
@@ -187,13 +191,13 @@ function apply(
   rule: Rule,
   world: World,
   options: ReckonOptions,
-): readonly (World | { readonly refused: Issue })[] {
+): readonly (World | { readonly refused: ShapeIssue })[] {
   return answersOf(solver, rule, world, options).map((found) => {
     if ('refused' in found) return found;
     const { title, quantity, entry } = found;
     const field = fieldsOf(solver).find(({ id }) => id === rule.gives);
     if (field && isTooLittle(field, quantity))
-      return { refused: makeIssue('shape.nothing', NOWHERE, { field: field.title }) };
+      return { refused: makeShapeIssue('shape.nothing', NOWHERE, { field: field.title }) };
     const known = new Map(world.known).set(rule.gives, { quantity, entry, how: 'found' });
     const refused = broken(solver, known, rule.gives, options);
     return refused === undefined ? { title, known } : { refused };
@@ -214,10 +218,10 @@ function answersOf(
   rule: Rule,
   { title, known }: World,
   options: ReckonOptions,
-): readonly (Found | { readonly refused: Issue })[] {
+): readonly (Found | { readonly refused: ShapeIssue })[] {
   if ('search' in rule) {
     const roots = rule.search((id) => (known.get(id) as Known).quantity.value);
-    if (roots.length === 0) return [{ refused: makeIssue(rule.none, NOWHERE, {}) }];
+    if (roots.length === 0) return [{ refused: makeShapeIssue(rule.none, NOWHERE, {}) }];
     return roots.map(({ title: own, root }) => ({
       title: own === '' ? title : own,
       quantity: { value: root, dimension: rule.dimension },
@@ -229,7 +233,7 @@ function answersOf(
     const { outcome, issue } = reckonOver(form.entry, solver, known, options);
     return outcome?.kind === 'quantity'
       ? { title: form.title, quantity: outcome.quantity, entry: written(form.entry, known) }
-      : { refused: issue ?? makeIssue('shape.none', NOWHERE, {}) };
+      : { refused: issue ?? makeShapeIssue('shape.none', NOWHERE, {}) };
   });
 }
 
@@ -239,9 +243,9 @@ function broken(
   known: ReadonlyMap<string, Known>,
   field: string | undefined,
   options: ReckonOptions,
-): Issue | undefined {
+): ShapeIssue | undefined {
   const [found] = notHeld(solver, known, field, options, false);
-  return found && makeIssue(found.code, NOWHERE, {});
+  return found && makeShapeIssue(found.code, NOWHERE, {});
 }
 
 /** @param isLimit whether limits are looked at, which a shape may break, or what no shape can be without */

@@ -1,4 +1,4 @@
-import type { Issue, IssueCode, IssueFields } from '../base/issue.ts';
+import type { ShapeIssue, ShapeIssueCode, ShapeIssueFields } from '../base/issue.ts';
 import type { Approximation } from '../number/approximation.ts';
 import type { Value } from '../number/value.ts';
 import type { Dimension } from '../units/dimension.ts';
@@ -66,8 +66,8 @@ export type Rule = Formula | Search;
 
 /** Issues that are told without anything of what was given. */
 type CheckCode = {
-  [Code in IssueCode]: object extends IssueFields[Code] ? Code : never;
-}[IssueCode];
+  [Code in ShapeIssueCode]: object extends ShapeIssueFields[Code] ? Code : never;
+}[ShapeIssueCode];
 
 /** What has to hold, as an entry that compares, and the issue where it does not. */
 export interface Check {
@@ -112,7 +112,7 @@ export interface Answer {
   readonly title: string;
   readonly known: Readonly<Record<string, Known | undefined>>;
   /** The limits that it does not keep to. */
-  readonly breaks: readonly Issue[];
+  readonly breaks: readonly ShapeIssue[];
   /** There are limits that it keeps to. */
   readonly keeps: boolean;
   readonly figure: Figure | undefined;
@@ -122,11 +122,11 @@ export interface Answer {
 export interface Solved {
   readonly answers: readonly Answer[];
   /** What is wrong with an entry by itself, by its field. */
-  readonly issues: Readonly<Record<string, Issue | undefined>>;
+  readonly issues: Readonly<Record<string, ShapeIssue | undefined>>;
   /** Any of these sets of fields would do, the smallest first; empty where all is known. */
   readonly wanted: readonly (readonly string[])[];
   /** Given, though it follows from the rest: what it comes out at, by the field that was given last. */
   readonly contradiction: { readonly field: string; readonly comesOutAt: Quantity } | undefined;
   /** Why no shape is like this. Its place is in a formula, which nobody typed. */
-  readonly impossible: Issue | undefined;
+  readonly impossible: ShapeIssue | undefined;
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { describeIssue } from '../messages.ts';
+import { describeShapeIssue } from '../shape-messages.ts';
 import type { Drawing } from '../drawing/drawing.ts';
 import { path, type Figure } from './figure.ts';
 import { templateSheets } from './template.ts';
@@ -63,7 +63,7 @@ describe('a template', () => {
   it('of a whole house is refused in a sentence', () => {
     for (const far of [30, 3000]) {
       const made = templateSheets(line(0, 0, far, far), SIZE);
-      expect(!made.ok && describeIssue(made.issue)).toMatch(
+      expect(!made.ok && describeShapeIssue(made.issue)).toMatch(
         /^Full size this takes \d+ sheets; no more than 60 are made/,
       );
     }

@@ -1,4 +1,4 @@
-import { makeIssue, type Issue } from '../base/issue.ts';
+import { makeShapeIssue, type ShapeIssue } from '../base/issue.ts';
 import { fail, ok, type Result } from '../base/result.ts';
 import { line, SHEETS, words, type Drawing, type LineWeight, type Shape, type SheetSize } from '../drawing/drawing.ts';
 import { EDGE, HEAD, SHEET_LIMIT, sheetHead } from '../drawing/sheet-head.ts';
@@ -20,7 +20,7 @@ export interface Template {
  * next one up to its edge, the lines go on. On every sheet stands a line of 100 mm to check the print by.
  * @returns the sheets, or `template.too_large` where they would be more than SHEET_LIMIT
  */
-export function templateSheets(figure: Figure, { sheet, title }: Template): Result<readonly Drawing[], Issue> {
+export function templateSheets(figure: Figure, { sheet, title }: Template): Result<readonly Drawing[], ShapeIssue> {
   const { width, height } = SHEETS[sheet];
   const [wide, high] = [width - 2 * EDGE, height - 2 * EDGE - HEAD];
   const drawn = strokes(figure, FLAT);
@@ -69,8 +69,10 @@ export function templateSheets(figure: Figure, { sheet, title }: Template): Resu
   );
 }
 
-function tooLarge(sheets: number): Result<never, Issue> {
-  return fail(makeIssue('template.too_large', { start: 0, end: 0 }, { limit: `${SHEET_LIMIT}`, sheets: `${sheets}` }));
+function tooLarge(sheets: number): Result<never, ShapeIssue> {
+  return fail(
+    makeShapeIssue('template.too_large', { start: 0, end: 0 }, { limit: `${SHEET_LIMIT}`, sheets: `${sheets}` }),
+  );
 }
 
 interface Frame {

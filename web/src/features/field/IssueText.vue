@@ -2,13 +2,17 @@
 /** What is wrong, in words, and what mends it at a touch. */
 import { describeIssue, type Fix, type Issue } from '@sprell/core';
 
-defineProps<{ issue: Issue }>();
+defineProps<{
+  issue: Pick<Issue, 'fixes'> | Issue;
+  /** The sentence for it, where it is not one of an entry. */
+  says?: string;
+}>();
 const emit = defineEmits<{ mend: [fix: Fix] }>();
 </script>
 
 <template>
   <span class="issue">
-    {{ describeIssue(issue) }}
+    {{ says ?? describeIssue(issue as Issue) }}
     <button
       v-for="fix in issue.fixes"
       :key="fix.entry"

@@ -1,4 +1,3 @@
-import { wrap, type Remote } from 'comlink';
 import { Slate, type SlateLine } from '@sprell/core';
 import type { SlateWorker, WorkedResults } from './slate-worker.ts';
 
@@ -8,11 +7,20 @@ const HEAVY_LINES = 300;
 const LONG_SLATE = 2000;
 
 /** What the keeper needs of a worker; tests bring their own. */
-export type Recalculator = Pick<Remote<SlateWorker>, 'load' | 'put' | 'remove'>;
+export type Recalculator = {
+  [Call in keyof SlateWorker]: (...call: Parameters<SlateWorker[Call]>) => Promise<WorkedResults>;
+};
 
 function startWorker(): Recalculator | undefined {
   if (typeof Worker === 'undefined') return undefined;
-  return wrap<SlateWorker>(new Worker(new URL('./slate-worker.ts', import.meta.url), { type: 'module' }));
+  const worker = new Worker(new URL('./slate-worker.ts', import.meta.url), { type: 'module' });
+  // What speaks to it comes with the first heavy slate; until then calls wait, in their order.
+  const remote = import('comlink').then(({ wrap }) => wrap<SlateWorker>(worker));
+  return {
+    load: async (...call) => (await remote).load(...call),
+    put: async (...call) => (await remote).put(...call),
+    remove: async (...call) => (await remote).remove(...call),
+  };
 }
 
 /**

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The drawing on paper: to scale with all its sizes on one sheet, or full size over several to cut out by. */
 import { computed, ref } from 'vue';
-import { describeIssue, isMetric, templateSheets, type Figure, type SheetSize } from '@sprell/core';
+import { describeShapeIssue, isMetric, templateSheets, type Figure, type SheetSize } from '@sprell/core';
 import PaperWays, { type PaperSize } from '../../ui/drawing/PaperWays.vue';
 import PrintDrawings from '../../ui/drawing/PrintDrawings.vue';
 import { useJobStore } from '../job/job.store.ts';
@@ -37,7 +37,7 @@ const drawings = computed(() => {
       full-size="full size, to cut out and join"
     />
     <PrintDrawings v-if="drawings" :drawings :title="head" />
-    <p v-else-if="!full.ok" class="says" role="alert">{{ describeIssue(full.issue) }}</p>
+    <p v-else-if="!full.ok" class="says" role="alert">{{ describeShapeIssue(full.issue) }}</p>
   </section>
 </template>
 

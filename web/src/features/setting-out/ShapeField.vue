@@ -2,7 +2,15 @@
 /** One size of a shape: given here, or found and to be used elsewhere. */
 import { computed, useId } from 'vue';
 import { ArrowLeftToLine, Bookmark } from 'lucide-vue-next';
-import { exactText, kindOf, type Field, type Issue, type Quantity, type Reading } from '@sprell/core';
+import {
+  describeShapeIssue,
+  exactText,
+  kindOf,
+  type Field,
+  type ShapeIssue,
+  type Quantity,
+  type Reading,
+} from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
 import { useJobStore } from '../job/job.store.ts';
 import { roundingWord, roundingWords } from '../bench/reading/rounding-words.ts';
@@ -12,7 +20,7 @@ const props = defineProps<{
   field: Field;
   text: string;
   placeholder: string | undefined;
-  issue: Issue | undefined;
+  issue: ShapeIssue | undefined;
   found: { readonly quantity: Quantity; readonly reading: Reading } | undefined;
   /** It is found and not given. */
   isFound: boolean;
@@ -93,7 +101,9 @@ const cost = computed(() => props.found && roundingWords(props.found.quantity, p
     <p v-if="active && cost && !issue" class="true" data-test="true-size">
       <SizeText :text="cost" /><template v-if="exactForm">; exactly <SizeText :text="exactForm" /></template>
     </p>
-    <p v-if="issue" class="issue"><IssueText :issue @mend="(fix) => emit('give', fix.entry)" /></p>
+    <p v-if="issue" class="issue">
+      <IssueText :issue :says="describeShapeIssue(issue)" @mend="(fix) => emit('give', fix.entry)" />
+    </p>
   </div>
 </template>
 

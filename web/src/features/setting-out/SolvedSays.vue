@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What stands between what is given and a shape: what is missing, what contradicts, which limits it breaks. */
 import { computed } from 'vue';
-import { describeIssue, readQuantity, type Answer, type Solved } from '@sprell/core';
+import { describeShapeIssue, readQuantity, type Answer, type Solved } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
 import { useJobStore } from '../job/job.store.ts';
@@ -33,10 +33,10 @@ const contradiction = computed(() => {
         >Take {{ titleOf(contradiction.field) }} out</PlainButton
       >
     </p>
-    <p v-else-if="solved.impossible" class="says problem" role="status">{{ describeIssue(solved.impossible) }}</p>
+    <p v-else-if="solved.impossible" class="says problem" role="status">{{ describeShapeIssue(solved.impossible) }}</p>
     <p v-else-if="wanted" class="says" role="status" data-test="wanted">{{ wanted }}</p>
     <ul v-if="answer && answer.breaks.length > 0" class="says problem" role="status" data-test="breaks">
-      <li v-for="one in answer.breaks" :key="one.code">{{ describeIssue(one) }}</li>
+      <li v-for="one in answer.breaks" :key="one.code">{{ describeShapeIssue(one) }}</li>
     </ul>
     <p v-else-if="answer?.keeps" class="says" role="status" data-test="keeps">Within your limits.</p>
   </div>

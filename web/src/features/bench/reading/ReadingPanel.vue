@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The reading of the entry in hand, as large as fits, with what the rounding cost and the other ways it reads. */
-import { computed, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useClipboard } from '@vueuse/core';
 import { Copy } from 'lucide-vue-next';
 import {
@@ -18,11 +18,13 @@ import PlainButton from '../../../ui/PlainButton.vue';
 import SizeText from '../../../ui/SizeText.vue';
 import { afterPaint } from '../../../ui/after-paint.ts';
 import { useComfort } from '../../comfort/comfort.store.ts';
-import AlsoReads from './AlsoReads.vue';
 import type { ReadingChange } from '../../job/job-reading.ts';
 import ReadingChoices from './ReadingChoices.vue';
 import { roundingWords } from './rounding-words.ts';
 import TapePicture from './TapePicture.vue';
+
+/** It stands furthest down and comes last. */
+const AlsoReads = defineAsyncComponent(() => import('./AlsoReads.vue'));
 
 const props = defineProps<{
   /** The entry worked out; undefined while nothing is typed. */

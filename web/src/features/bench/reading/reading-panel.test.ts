@@ -1,7 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils';
 import { DEFAULT_STYLE, EMPTY_SCOPE, parse, reckon, wholeTimes, type ReadingStyle } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { useComfort } from '../../comfort/comfort.store.ts';
 import ReadingPanel from './ReadingPanel.vue';
 
@@ -14,12 +14,12 @@ vi.mock(import('@vueuse/core'), async (importOriginal) => ({
 const METRIC: ReadingStyle = { ...DEFAULT_STYLE, length: 'mm' };
 const squeezed = (text: string) => text.replace(/\s+/g, ' ').trim();
 
-function aReading(
+async function aReading(
   entry: string,
   { style = DEFAULT_STYLE, ...more }: { style?: ReadingStyle; [more: string]: unknown } = {},
 ) {
   const { entry: tree } = parse(entry);
-  return mount(ReadingPanel, {
+  const panel = mount(ReadingPanel, {
     props: {
       reckoned: reckon(entry, { style }),
       resting: undefined,
@@ -30,8 +30,12 @@ function aReading(
       ...more,
     },
   });
+  // The other ways it reads come behind it.
+  await flushPromises();
+  return panel;
 }
 
+beforeAll(() => import('./AlsoReads.vue'));
 beforeEach(() => setActivePinia(createPinia()));
 afterEach(() => {
   vi.useRealTimers();
@@ -39,8 +43,8 @@ afterEach(() => {
 });
 
 describe('the reading', () => {
-  it('stands large over its cost, its exact form and every other way it reads', () => {
-    const panel = aReading(`(12' 3 5/8" - 2 * 3 1/2") / 7`);
+  it('stands large over its cost, its exact form and every other way it reads', async () => {
+    const panel = await aReading(`(12' 3 5/8" - 2 * 3 1/2") / 7`);
     expect(panel.get('[data-test=reading]').text()).toBe('1′ 8 1⁄16″');
     expect(panel.get('[data-test=cost]').text()).toBe('full by 0.027″ (0.7 mm)');
     expect(panel.get('[data-test=exact]').text()).toBe('20 5⁄56″');
@@ -56,14 +60,14 @@ describe('the reading', () => {
   });
 
   it('leaves out the way it reads already, and makes another the main one at a touch', async () => {
-    const panel = aReading('2400 mm', { style: METRIC });
+    const panel = await aReading('2400 mm', { style: METRIC });
     expect(panel.findAll('[data-test=also]').map((other) => other.text())).not.toContain('2400 mm');
     await panel.get('[aria-label="Read it in feet and inches"]').trigger('click');
     expect(panel.emitted('change')).toEqual([[{ length: 'ft-in' }]]);
   });
 
   it('reads an area in another unit by words at the end of the entry', async () => {
-    const panel = aReading(`12' * 10'`);
+    const panel = await aReading(`12' * 10'`);
     const found = panel.findAll('.lead').map((lead) => lead.attributes('aria-label'));
     expect(found.length).toBeGreaterThan(2);
     for (const lead of panel.findAll('.lead')) await lead.trigger('click');
@@ -73,20 +77,20 @@ describe('the reading', () => {
   });
 
   it('answers a comparison, and says how often a size goes', async () => {
-    expect(aReading(`5' > 4'`).get('[data-test=reading]').text()).toBe('yes');
-    const panel = aReading(`24' 5" / 16"`);
+    expect((await aReading(`5' > 4'`)).get('[data-test=reading]').text()).toBe('yes');
+    const panel = await aReading(`24' 5" / 16"`);
     expect(squeezed(panel.get('[data-test=whole]').text())).toContain('18 times, 5″ left over');
     await panel.get('[data-test=whole] button').trigger('click');
     expect(panel.emitted('use')).toEqual([['mod(24′ 5″; 16″)']]);
   });
 
-  it('shows the last line while nothing is typed, and its problem when it has one', () => {
-    const panel = aReading('1', { reckoned: undefined, resting: reckon('1 / 0') });
+  it('shows the last line while nothing is typed, and its problem when it has one', async () => {
+    const panel = await aReading('1', { reckoned: undefined, resting: reckon('1 / 0') });
     expect(panel.get('.problem').text()).toContain('divides by nothing');
   });
 
   it('is copied as it is shown, and as it is exactly', async () => {
-    const panel = aReading(`10' / 7`);
+    const panel = await aReading(`10' / 7`);
     await panel.get('[data-test=copy]').trigger('click');
     await flushPromises();
     await panel.get('[data-test=copy-exact]').trigger('click');
@@ -98,7 +102,7 @@ describe('the reading', () => {
 
   it('is spoken once typing rests, not at every key', async () => {
     vi.useFakeTimers();
-    const panel = aReading(`5'`);
+    const panel = await aReading(`5'`);
     for (const entry of [`5' +`, `5' + 1`, `5' + 12"`]) {
       await panel.setProps({ reckoned: reckon(entry) });
       vi.advanceTimersByTime(200);
@@ -111,7 +115,7 @@ describe('the reading', () => {
   });
 
   it('leaves out what is not wanted on the screen', async () => {
-    const panel = aReading(`5'`);
+    const panel = await aReading(`5'`);
     expect([panel.find('.tape').exists(), panel.find('.also').exists()]).toEqual([true, true]);
     Object.assign(useComfort().comfort, { showTape: false, showAlsoReads: false });
     await panel.vm.$nextTick();
@@ -121,7 +125,7 @@ describe('the reading', () => {
 
 describe('how a reading is changed where it stands', () => {
   it('offers finest mark, rounding and unit, each behind one touch', async () => {
-    const panel = aReading(`5' 3/32"`);
+    const panel = await aReading(`5' 3/32"`);
     await panel.get('[data-test=finest]').trigger('click');
     await panel.get('[data-option="32"]').trigger('click');
     await panel.get('[data-test=rounding]').trigger('click');
@@ -132,21 +136,21 @@ describe('how a reading is changed where it stands', () => {
   });
 
   it('offers the steps of a metric tape for a metric reading, and fractions held or in lowest terms for the other', async () => {
-    const metric = aReading('1 m / 3', { style: METRIC });
+    const metric = await aReading('1 m / 3', { style: METRIC });
     expect(metric.get('[data-test=finest]').text()).toBe('to 1 mm');
     await metric.get('[data-test=finest]').trigger('click');
     expect(metric.findAll('[data-option]').map((option) => option.text())).toEqual(['10', '5', '1', '0.5', '0.1']);
     await metric.get('[data-option="1/2"]').trigger('click');
     expect(metric.emitted('change')).toEqual([[{ metricStep: '1/2' }]]);
-    const inches = aReading(`3/16"`);
+    const inches = await aReading(`3/16"`);
     await inches.get('[data-test=finest]').trigger('click');
     await inches.get('[data-option=held]').trigger('click');
     expect(inches.emitted('change')).toEqual([[{ fractions: 'held' }]]);
   });
 
   it('says for what a change holds, and lets it hold for more', async () => {
-    expect(aReading(`5'`).find('[data-test=reading-scope]').exists()).toBe(false);
-    const panel = aReading(`5'`, { change: { finest: 32 } });
+    expect((await aReading(`5'`)).find('[data-test=reading-scope]').exists()).toBe(false);
+    const panel = await aReading(`5'`, { change: { finest: 32 } });
     expect(panel.get('[data-test=reading-scope]').text()).toContain('For this reading only.');
     await panel.get('[data-test=for-the-job]').trigger('click');
     await panel.get('[data-test=for-good]').trigger('click');
@@ -154,13 +158,13 @@ describe('how a reading is changed where it stands', () => {
   });
 
   it('can be written on the line that is looked at', async () => {
-    const panel = aReading(`5'`, { reckoned: undefined, resting: reckon(`5'`), change: { finest: 32 } });
+    const panel = await aReading(`5'`, { reckoned: undefined, resting: reckon(`5'`), change: { finest: 32 } });
     expect(panel.get('[data-test=reading-scope]').text()).toContain('Only looked at so.');
     await panel.get('[data-test=for-the-line]').trigger('click');
     expect(panel.emitted('widen')).toEqual([['line']]);
   });
 
-  it('has no marks to choose for what is no length', () => {
-    expect(aReading('3 kg').find('[data-test=finest]').exists()).toBe(false);
+  it('has no marks to choose for what is no length', async () => {
+    expect((await aReading('3 kg')).find('[data-test=finest]').exists()).toBe(false);
   });
 });
