@@ -90,6 +90,7 @@ describe('another job', () => {
     expect(await bench.result(3)).toBe('3000 mm');
     await bench.type('#1 / 7');
     expect(await bench.reading()).toBe('343 mm');
+    await bench.drawn();
     expect(await bench.text('[data-test=cost]')).toBe('shy by 0.006″ (0.1 mm)');
     await bench.clear();
     await bench.goto();

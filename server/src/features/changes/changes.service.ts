@@ -2,7 +2,7 @@ import type { Change, ChangeResult } from '@sprell/contract';
 import type { Database, OpenDatabase } from '../../db/client.ts';
 import { ProblemError } from '../../http/problem-error.ts';
 import type { JobFeed } from '../feed/job-feed.ts';
-import { countJobs, countLines, insertJob, readingColumns, type JobRow } from '../jobs/jobs.repository.ts';
+import { countJobs, countHeld, insertJob, readingColumns, type JobRow } from '../jobs/jobs.repository.ts';
 import { noSuchJob } from '../jobs/jobs.service.ts';
 import { Batch } from './batch.ts';
 import { know, write } from './changes.repository.ts';
@@ -23,7 +23,8 @@ export interface ChangesService {
 
 /** More jobs than a crew makes in a working life. */
 const MOST_JOBS = 2000;
-const MOST_LINES = 50_000;
+/** Lines and things of one job. */
+const MOST_HELD = 50_000;
 /** Whoever comes too late looks again. One of those at work on a job always gets through. */
 const TRIES = 100;
 
@@ -63,10 +64,10 @@ async function applyTo(db: Database, accountId: string, jobId: string, changes: 
 }
 
 async function checkRoom(db: Database, { id, revision }: JobRow, added: number): Promise<void> {
-  // Each line took a revision, so that there is mostly nothing to count.
-  if (added === 0 || revision + added <= MOST_LINES) return;
-  if ((await countLines(db, id)) + added > MOST_LINES)
-    throw new ProblemError('job.full', `No more than ${MOST_LINES} lines are kept in one job; go on in a new one.`);
+  // Each of them took a revision, so that there is mostly nothing to count.
+  if (added === 0 || revision + added <= MOST_HELD) return;
+  if ((await countHeld(db, id)) + added > MOST_HELD)
+    throw new ProblemError('job.full', `No more than ${MOST_HELD} lines are kept in one job; go on in a new one.`);
 }
 
-const isAdd = ({ kind }: Change) => kind === 'line.add' || kind === 'line.words';
+const isAdd = ({ kind }: Change) => kind === 'line.words' || (kind.endsWith('.add') && kind !== 'job.add');

@@ -84,9 +84,12 @@ export async function countJobs(db: Executor, accountId: string): Promise<number
   return found?.jobs ?? 0;
 }
 
-export async function countLines(db: Executor, jobId: string): Promise<number> {
-  const [found] = await db.select({ lines: count() }).from(line).where(eq(line.jobId, jobId));
-  return found?.lines ?? 0;
+/** Lines and things of a job, those that were taken off among them. */
+export async function countHeld(db: Executor, jobId: string): Promise<number> {
+  const counts = await Promise.all(
+    [line, scale, setOut].map((table) => db.select({ held: count() }).from(table).where(eq(table.jobId, jobId))),
+  );
+  return counts.reduce((sum, [found]) => sum + (found?.held ?? 0), 0);
 }
 
 const isDeleted = (deletedAt: PgColumn) => sql`${deletedAt} is not null`;
