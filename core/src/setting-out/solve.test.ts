@@ -1,181 +1,23 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { describeShapeIssue } from '../shape-messages.ts';
 import { LIMITS } from '../notation/operators.ts';
 import { reckon } from '../evaluate/reckon.ts';
-import { equalValue, valueToNumber } from '../number/value.ts';
+import { valueToNumber } from '../number/value.ts';
 import { readQuantity } from '../reading/read-quantity.ts';
 import { DEFAULT_STYLE } from '../reading/style.ts';
-import { makeRational } from '../number/rational.ts';
+import { describeShapeIssue } from '../shape-messages.ts';
+import { GOLDEN_SHAPES } from '../testing/golden-shapes.ts';
+import { shape, solved } from '../testing/solved.ts';
 import { fieldEntry } from './read-field.ts';
-import type { Answer, Known, Solver } from './solver.ts';
-import { SOLVERS } from './solvers.ts';
 import { solve, type Givens } from './solve.ts';
-import type { Quantity } from '../units/quantity.ts';
-import { driftOf } from './drift.ts';
-import { aroundEllipse } from './ellipse.ts';
-import { ordinates } from './ordinates.ts';
-import { runningMarks } from './spacing.ts';
+import type { Answer, Known } from './solver.ts';
 
-const shape = (id: string) => SOLVERS.find((one) => one.id === id) as Solver;
 /** Fields as they read, of one answer. */
 const readings = ({ known }: Answer, ...ids: readonly string[]) =>
   ids.map((id) => known[id] && readQuantity(known[id].quantity).text);
 
-function solved(id: string, given: Readonly<Record<string, string>>) {
-  return solve(shape(id), Object.entries(given));
-}
-
-/** Published values and constructions by coordinates. */
-const GOLDEN: readonly (readonly [
-  shape: string,
-  given: Readonly<Record<string, string>>,
-  answers: readonly Readonly<Record<string, string>>[],
-])[] = [
-  [
-    'right-triangle',
-    { rise: `3'`, run: `4'` },
-    [{ diagonal: '5′', area: '6 sq ft', foot: '≈ 36.87°', head: '≈ 53.13°' }],
-  ],
-  ['right-triangle', { diagonal: `13'`, run: `5'` }, [{ rise: '12′' }]],
-  ['right-triangle', { run: `12'`, pitch: '6:12' }, [{ rise: '6′', diagonal: '13′ 5″' }]],
-  ['right-triangle', { diagonal: `15'`, pitch: '30°' }, [{ rise: '7′ 6″', foot: '30°', head: '60°' }]],
-  ['right-triangle', { rise: `6'`, pitch: '45°' }, [{ run: '6′', diagonal: '8′ 5 13⁄16″' }]],
-  ['triangle', { a: `3'`, b: `4'`, c: `5'` }, [{ C: '90°', area: '6 sq ft', height: '2′ 4 13⁄16″' }]],
-  ['triangle', { a: `13'`, b: `14'`, c: `15'` }, [{ area: '84 sq ft', height: '11′ 2 3⁄8″' }]],
-  ['triangle', { a: `5'`, B: '60°', C: '60°' }, [{ A: '60°', b: '5′', c: '5′' }]],
-  [
-    'triangle',
-    { a: `3'`, b: `4'`, A: '40°' },
-    [
-      { B: '≈ 58.99°', C: '≈ 81.01°', c: '≈ 4′ 7 5⁄16″' },
-      { B: '≈ 121.01°', C: '≈ 18.99°', c: '≈ 1′ 6 1⁄4″' },
-    ],
-  ],
-  ['triangle', { a: `5'`, b: `4'`, A: '40°' }, [{ B: '≈ 30.95°', c: '≈ 7′ 4 1⁄4″' }]],
-  ['arc', { chord: `8'`, rise: `1'` }, [{ radius: '8′ 6″', angle: '≈ 56.14°', arc: '≈ 8′ 3 15⁄16″' }]],
-  [
-    'arc',
-    { chord: `8'`, radius: `5'` },
-    [
-      { rise: '2′', angle: '≈ 106.26°' },
-      { rise: '8′', angle: '≈ 253.74°' },
-    ],
-  ],
-  ['arc', { radius: `6'`, angle: '60°' }, [{ chord: '6′', arc: '6′ 3 3⁄8″', sector: '18.85 sq ft' }]],
-  ['arc', { radius: `6'`, angle: '180°' }, [{ chord: '12′', rise: '6′', segment: '56.549 sq ft' }]],
-  // A half circle, and the arc of 60°, from the length of the arc.
-  ['arc', { chord: '2 m', arc: '3.14159265358979323846 m' }, [{ radius: '≈ 3′ 3 3⁄8″', rise: '≈ 3′ 3 3⁄8″' }]],
-  ['arc', { chord: '1 m', arc: '1.04719755119659774615 m' }, [{ radius: '≈ 3′ 3 3⁄8″', angle: '≈ 60°' }]],
-  [
-    'arc',
-    { rise: '1.7 m', arc: '5 m' },
-    [
-      { angle: '≈ 205.02°', radius: '≈ 4′ 7″' },
-      { angle: '≈ 332.04°', radius: '≈ 2′ 9 15⁄16″' },
-    ],
-  ],
-  ['circle', { diameter: `2'` }, [{ radius: '1′', around: '6′ 3 3⁄8″', area: '3.142 sq ft' }]],
-  ['circle', { area: '78.53981633974483 sq ft' }, [{ radius: '≈ 5′' }]],
-  ['ring', { outer: `4'`, width: '6"' }, [{ inner: '3′', area: '5.498 sq ft' }]],
-  ['ring', { inner: `3'`, width: '6"' }, [{ outer: '4′', outside: '12′ 6 13⁄16″' }]],
-  // The octagon: side = flats (√2 − 1), exactly.
-  [
-    'polygon',
-    { sides: '8', flats: `12'` },
-    [{ side: '4′ 11 5⁄8″', corners: '≈ 12′ 11 7⁄8″', mitre: '22.5°', corner: '135°' }],
-  ],
-  [
-    'polygon',
-    { sides: '6', side: `2'` },
-    [{ corners: '4′', flats: '3′ 5 9⁄16″', around: '12′', area: '10.392 sq ft' }],
-  ],
-  ['polygon', { sides: '4', side: `2'` }, [{ flats: '2′', corners: '2′ 9 15⁄16″', mitre: '45°' }]],
-  // Published compound mitres: four sides at 38° and at 45°, from tables for crown moulding.
-  ['polygon', { sides: '4', side: `2'`, lean: '38°' }, [{ turn: '≈ 31.62°', tilt: '≈ 33.86°' }]],
-  ['polygon', { sides: '4', side: `2'`, lean: '0°' }, [{ turn: '0°', tilt: '45°' }]],
-  ['polygon', { sides: '4', side: `2'`, lean: '45°' }, [{ turn: '≈ 35.26°', tilt: '30°' }]],
-  [
-    'slab',
-    { length: `20'`, width: `12'`, depth: '4"', yield: '0.6 cu ft', waste: '10%' },
-    [{ volume: '80 cu ft', order: '88 cu ft', bags: '147' }],
-  ],
-  ['slab', { length: `2'`, width: `2'`, depth: `1'`, count: '8' }, [{ volume: '32 cu ft' }]],
-  [
-    'wall',
-    { length: `20'`, height: `9'`, thick: '8"', openings: "2 * 3' * 5'" },
-    [{ face: '150 sq ft', volume: '100 cu ft' }],
-  ],
-  ['wall', { volume: '6 m3', height: '2 m', thick: '300 mm' }, [{ length: '32′ 9 11⁄16″' }]],
-  // A frustum of a pyramid, 6 and 3 along its squares, 4 high: 4/3 (36 + 9 + 18) = 84.
-  [
-    'footing',
-    { footLength: `6'`, footWidth: `6'`, topLength: `3'`, topWidth: `3'`, height: `4'`, waste: '0%' },
-    [{ volume: '84 cu ft', order: '84 cu ft' }],
-  ],
-  // Two wedges and a block, by their parts: 2 × 1 × 1 + 2 × ½ × 1 × 1 × 1 = 3.
-  [
-    'footing',
-    { footLength: '4 m', footWidth: '1 m', topLength: '2 m', topWidth: '1 m', volume: '3 m3' },
-    [{ height: '3′ 3 3⁄8″' }],
-  ],
-  // The classic 3, 4, 5 frame, and one that is 1″ out along its top: both diagonals by coordinates.
-  [
-    'square-check',
-    { length: `8'`, width: `6'`, rising: `10'`, falling: `10'` },
-    [{ both: '10′', apart: '0″', push: '0″', corner: '90°' }],
-  ],
-  [
-    'square-check',
-    { length: '96"', width: 'sqrt(72^2 + 1) * 1"', rising: 'hyp(97"; 72")', falling: 'hyp(95"; 72")' },
-    [{ apart: '1 5⁄8″', push: '1″' }],
-  ],
-  // Axes of 10 and 8: pins 6 apart, string 16; around it 28.361667…; of 4 and 2: 9.688448…
-  [
-    'ellipse',
-    { long: '10 m', short: '8 m' },
-    [{ pins: '19′ 8 1⁄4″', string: '52′ 5 15⁄16″', end: '6′ 6 3⁄4″', around: '≈ 93′ 5⁄8″' }],
-  ],
-  ['ellipse', { string: `16'`, short: `8'` }, [{ long: '10′', pins: '6′', area: '62.832 sq ft' }]],
-  ['ellipse', { long: `10'`, string: `16'` }, [{ short: '8′' }]],
-  [
-    'spacing-centres',
-    { length: `20'`, width: '1 1/2"', centres: '16"' },
-    [{ count: '15', ends: '7 1⁄4″', gap: '1′ 2 1⁄2″' }],
-  ],
-  [
-    'spacing-centres',
-    { length: '3 m', width: '50 mm', ends: '100 mm', largest: '400 mm' },
-    [{ count: '8', centres: '1′ 3 7⁄16″' }],
-  ],
-  // 8′ 6″ in 15 rises of 6.8″, goings of 10.2″: 1 in 1.5. Floor 12″ and headroom 80″ over it: 138″ back.
-  [
-    'steps',
-    { total: `8' 6"`, count: '15', going: '10.2"', floor: `1'`, headroom: `6' 8"` },
-    [{ opening: '11′ 6″', string: '15′ 3 7⁄8″' }],
-  ],
-  ['slab', { volume: '2 m3', width: '400 mm', depth: '0.25 m' }, [{ length: '65′ 7 3⁄8″' }]],
-  ['holes', { diameter: `1'`, depth: `4'`, count: '6', waste: '0%' }, [{ volume: '18.8496 cu ft' }]],
-  // 9′ 1″ in 15 risers: 109/15 inches.
-  [
-    'steps',
-    { total: `9' 1"`, going: '10 1/2"', tread: '1"' },
-    [{ count: '15', rise: '7 1⁄4″', treads: '14', run: '12′ 3″', bottom: '6 1⁄4″', line: '14′ 10 3⁄4″' }],
-  ],
-  [
-    'steps',
-    { structure: '2.6 m', above: '75 mm', below: '25 mm', count: '14', run: '3.25 m' },
-    [{ total: '8′ 8 5⁄16″', going: '9 13⁄16″' }],
-  ],
-  ['polygon', { sides: '8', flats: `12'`, plate: '5 1/2"' }, [{ short: '4′ 7 1⁄16″' }]],
-  ['spacing-gaps', { length: `10'`, width: '1.5"', count: '20' }, [{ gap: '4 5⁄16″', centres: '5 13⁄16″' }]],
-  ['spacing-gaps', { length: `6' 7 1/4"`, width: '1 1/2"', largest: '4"' }, [{ count: '14', gap: '3 7⁄8″' }]],
-  ['spacing-members', { length: `10'`, width: '3 1/2"', count: '5' }, [{ gap: '2′ 1 5⁄8″' }]],
-  ['spacing-members', { width: '90 mm', gap: '110 mm', count: '11' }, [{ length: '6′ 10 5⁄16″' }]],
-];
-
 describe('a shape', () => {
-  it.each(GOLDEN)('%s from %j', (id, given, expected) => {
+  it.each(GOLDEN_SHAPES)('%s from %j', (id, given, expected) => {
     const { answers, wanted, contradiction, impossible } = solved(id, given);
     expect([wanted, contradiction, impossible]).toEqual([[], undefined, undefined]);
     expect(answers.map((answer, at) => readings(answer, ...Object.keys(expected[at] ?? {})))).toEqual(
@@ -306,7 +148,7 @@ describe('a shape', () => {
   });
 
   it('gives each result as an entry that comes to the same, alive over lines and marks', () => {
-    for (const [id, given] of GOLDEN)
+    for (const [id, given] of GOLDEN_SHAPES)
       for (const { known } of solved(id, given).answers)
         for (const one of Object.values(known)) {
           if (one === undefined || one.entry.length > LIMITS.characters) continue;
@@ -459,121 +301,4 @@ function isLike(known: Answer['known'], sizes: Answer['known']): boolean {
     // An angle close to a right one, or to none, takes half of the digits.
     return Math.abs((one as number) - (other as number)) <= 1e-6 * Math.max(1, Math.abs(other as number));
   });
-}
-
-describe('around an ellipse', () => {
-  it('is as the series of Gauss and Kummer has it, to the last digit of a double', () => {
-    for (const [long, short] of [
-      [10, 8],
-      [4, 2],
-      [3, 2.999],
-      [7, 1],
-    ] as const) {
-      const h = ((long - short) / (long + short)) ** 2;
-      let [sum, binomial] = [0, 1];
-      for (let n = 0; n < 400; n += 1) {
-        sum += binomial ** 2 * h ** n;
-        binomial *= (0.5 - n) / (n + 1);
-      }
-      const [one, other] = [long, short].map((axis) => makeRational(Math.round(axis * 1000), 1000));
-      const around = valueToNumber(aroundEllipse(one as never, other as never));
-      expect(around / ((Math.PI * (long + short) * sum) / 2)).toBeCloseTo(1, 14);
-    }
-  });
-
-  it('is twice the long axis where there is hardly a short one', () => {
-    const around = aroundEllipse(makeRational(1), makeRational(1, 10 ** 9));
-    expect(valueToNumber(around)).toBeCloseTo(2, 12);
-    expect(around.rad * 10n ** 15n).toBeLessThan(around.mid);
-  });
-});
-
-describe('running marks', () => {
-  const of = (given: Readonly<Record<string, string>>, edge: 'near' | 'centre' | 'far') =>
-    runningMarks(solved('spacing-gaps', given).answers[0] as Answer, 'gaps', edge, { ...DEFAULT_STYLE, finest: 8 });
-  const inches = ({ value }: Quantity) => valueToNumber(value) / 0.0254;
-
-  it('stand where the members do, from one end', () => {
-    const given = { length: '100"', width: '2"', count: '9' };
-    const gap = (100 - 18) / 10;
-    expect(of(given, 'near').map(({ at }) => inches(at))).toEqual(
-      Array.from({ length: 9 }, (_, n) => expect.closeTo((n + 1) * gap + n * 2, 9) as number),
-    );
-    expect(inches(of(given, 'centre')[0]?.at as never)).toBeCloseTo(gap + 1, 9);
-    expect(inches(of(given, 'far')[8]?.at as never)).toBeCloseTo(100 - gap, 9);
-  });
-
-  it('drift when the rounded gap is stepped off', () => {
-    // The true gap is 8.2 inches; an eighth under it is 8 1/4.
-    const marks = of({ length: '100"', width: '2"', count: '9' }, 'near');
-    const ninth = marks[8] as (typeof marks)[number];
-    expect(inches(ninth.steppedOff) - inches(ninth.at)).toBeCloseTo(9 * 0.05, 9);
-    const drift = driftOf(marks, { ...DEFAULT_STYLE, finest: 8 });
-    expect(drift.map(({ reading }) => reading)).toEqual([
-      undefined,
-      '1⁄8″',
-      '1⁄8″',
-      '1⁄4″',
-      '1⁄4″',
-      '1⁄4″',
-      '3⁄8″',
-      '3⁄8″',
-      '1⁄2″',
-    ]);
-    expect(drift[8]?.out).toBeCloseTo(9 * 0.05 * 0.0254, 12);
-    expect(equalValue(marks[0]?.steppedOff.value as never, reckonLength('8.25"'))).toBe(true);
-  });
-
-  it('begin with what is left at fixed centres', () => {
-    const answer = solved('spacing-centres', { length: '100"', width: '2"', centres: '16"' }).answers[0] as Answer;
-    const marks = runningMarks(answer, 'rest', 'centre', DEFAULT_STYLE);
-    // Seven members from centre to centre are 96 long, and 98 over all: an inch is left at each end.
-    expect(marks.map(({ at }) => inches(at))).toEqual(
-      Array.from({ length: 7 }, (_, n) => expect.closeTo(2 + 16 * n, 9) as number),
-    );
-    expect(driftOf(marks, DEFAULT_STYLE).every(({ reading }) => reading === undefined)).toBe(true);
-  });
-
-  it('can be set back', () => {
-    const answer = solved('spacing-gaps', { length: '100"', width: '2"', count: '9' }).answers[0] as Answer;
-    const [plain, back] = [undefined, makeRational(254, 10000)].map(
-      (by) => runningMarks(answer, 'gaps', 'near', DEFAULT_STYLE, by)[3],
-    );
-    expect(inches(plain?.at as never) - inches(back?.at as never)).toBeCloseTo(1, 9);
-  });
-});
-
-describe('ordinates', () => {
-  const answer = () => solved('arc', { chord: '8 m', radius: '5 m' }).answers[0] as Answer;
-  const heights = (step: string) =>
-    ordinates(answer(), reckonLength(step)).map(({ along, height }) =>
-      [along, height].map(({ value }) => valueToNumber(value)),
-    );
-
-  it('stand where a circle by coordinates has them, from nothing to nothing', () => {
-    // About (4, −3): the flat arc rises 2 over a chord of 8.
-    expect(heights('1 m')).toEqual(
-      Array.from({ length: 9 }, (_, x) => [x, expect.closeTo(Math.sqrt(25 - (x - 4) ** 2) - 3, 12)]),
-    );
-  });
-
-  it('end at the end of the chord, whatever the step', () => {
-    expect(heights('3 m').map(([along]) => along)).toEqual([0, 3, 6, 8]);
-    expect(heights('9 m')).toEqual([
-      [0, 0],
-      [8, 0],
-    ]);
-    expect(ordinates(answer(), makeRational(0))).toEqual([]);
-  });
-
-  it('are exact where the arc is', () => {
-    const middle = ordinates(answer(), reckonLength('4 m'))[1];
-    expect(middle && readQuantity(middle.height, { ...DEFAULT_STYLE, length: 'm' }).text).toBe('2 m');
-  });
-});
-
-function reckonLength(entry: string) {
-  const { outcome } = reckon(entry);
-  if (outcome?.kind !== 'quantity') throw new Error(entry);
-  return outcome.quantity.value;
 }
