@@ -42,14 +42,22 @@ export function gcdNumber(a: number, b: number): number {
     x = y;
     y = rest;
   }
-  let i = x | 0;
-  let j = y | 0;
+  if (x === 0 || y === 0) return x + y;
+  // Twos are shifted out, which leaves little to divide: the denominators of a tape are made of them.
+  const twos = twosIn(x | y);
+  let i = x >> twosIn(x);
+  let j = y >> twosIn(y);
   while (j !== 0) {
     const rest = (i % j) | 0;
     i = j;
     j = rest;
   }
-  return i;
+  return i << twos;
+}
+
+/** How often a 31-bit integer over 0 can be halved. */
+function twosIn(n: number): number {
+  return 31 - Math.clz32(n & -n);
 }
 
 /** Number of bits of |n|; 0n has none. */

@@ -1,8 +1,8 @@
 import type { Expr, Measure, MeasurePart } from '../notation/ast.ts';
 import type { BinaryOperator } from '../notation/operators.ts';
 import { ADD, combineSmall, DIVIDE, MULTIPLY, small, SUBTRACT } from '../number/small-fraction.ts';
-import { reduceNumbers, type Rational } from '../number/rational.ts';
-import { ANGLE, PLAIN, type Dimension } from '../units/dimension.ts';
+import { reduceNumbers } from '../number/rational.ts';
+import { PLAIN, type Dimension } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
 
 /**
@@ -66,11 +66,6 @@ export function combineDimensions(operation: number, a: Dimension, b: Dimension)
   return dimension === a || (dimension >= PLAIN && dimension <= 3) ? dimension : undefined;
 }
 
-/** Powers of length, mass, time and money alone: angles, slopes and temperatures have rules of their own. */
-export function isOrdinary(dimension: Dimension): boolean {
-  return dimension < ANGLE / 2 && dimension > -ANGLE / 2;
-}
-
 function putSmall(num: number | bigint, den: number | bigint): boolean {
   if (typeof num !== 'number' || typeof den !== 'number') return false;
   small.num = num;
@@ -78,29 +73,26 @@ function putSmall(num: number | bigint, den: number | bigint): boolean {
   return true;
 }
 
-/** Sizes up to this leave room for what is multiplied to them below. */
-const ROOM = 1e9;
+const MAX = Number.MAX_SAFE_INTEGER;
 
+/** Sizes in the smallest unit of their family: feet and inches in inches. */
 function walkMeasure({ parts }: Measure): boolean {
-  const first = parts[0] as MeasurePart;
-  const second = parts.length > 1 ? parts[1] : undefined;
-  if (!isOrdinary(first.unit.dimension) || parts.length > 2) return false;
-  dimension = first.unit.dimension;
-  if (second === undefined) return putMeasure(first.top, first.bottom, first.unit.factor);
-  // Both parts in the smallest unit of their family: feet and inches in inches.
-  const { top, bottom, unit } = first;
-  if (typeof top !== 'number' || typeof bottom !== 'number') return false;
-  if (typeof second.top !== 'number' || typeof second.bottom !== 'number') return false;
-  if (bottom > 1e6 || second.bottom > 1e6) return false;
-  const sum = top * unit.share * second.bottom + second.top * second.unit.share * bottom;
-  return putMeasure(sum, bottom * second.bottom, unit.least);
-}
-
-function putMeasure(top: number | bigint, bottom: number | bigint, { num, den }: Rational): boolean {
-  if (typeof top !== 'number' || typeof bottom !== 'number' || typeof num !== 'number' || typeof den !== 'number')
-    return false;
-  if (top > ROOM || bottom > 1e6 || num > 1e6 || den > 1e6) return false;
-  small.num = top * num;
-  small.den = bottom * den;
+  const { top, bottom, unit } = parts[0] as MeasurePart;
+  if (unit.leastDen === 0 || typeof top !== 'number' || typeof bottom !== 'number') return false;
+  let num = top * unit.share;
+  let den = bottom;
+  if (parts.length > 1) {
+    const second = parts[1] as MeasurePart;
+    if (parts.length > 2 || typeof second.top !== 'number' || typeof second.bottom !== 'number') return false;
+    num = num * second.bottom + second.top * second.unit.share * bottom;
+    den *= second.bottom;
+  }
+  num *= unit.leastNum;
+  den *= unit.leastDen;
+  // None of the factors is under 0: a product on the way that was rounded makes one here that is too large.
+  if (num > MAX || den > MAX) return false;
+  dimension = unit.smallDimension;
+  small.num = num;
+  small.den = den;
   return true;
 }

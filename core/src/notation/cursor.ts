@@ -23,6 +23,8 @@ export class Cursor {
   private readonly kinds: Uint8Array;
   private readonly starts: Int32Array;
   private readonly ends: Int32Array;
+  private readonly values: Float64Array;
+  private readonly extras: Float64Array;
   source: string;
   index = 0;
   /** Kind of the token at `index`. */
@@ -44,6 +46,8 @@ export class Cursor {
     this.kinds = table.kinds;
     this.starts = table.starts;
     this.ends = table.ends;
+    this.values = table.values;
+    this.extras = table.extras;
     this.source = table.source;
     this.kind = table.kinds[0] as number;
   }
@@ -99,6 +103,15 @@ export class Cursor {
 
   end(index: number = this.index): number {
     return this.ends[index] as number;
+  }
+
+  /** What the token at `index` holds, see TokenTable. */
+  value(index: number = this.index): number {
+    return this.values[index] as number;
+  }
+
+  extra(index: number): number {
+    return this.extras[index] as number;
   }
 
   /** End of the token before the current one. */

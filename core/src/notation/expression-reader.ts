@@ -43,12 +43,12 @@ function readBinary(c: Cursor, level: number): Expr | undefined {
   return left === undefined ? undefined : readOperators(c, left, level);
 }
 
-/** The operator at the cursor; multiplication is implied from a number or `)` to a name, a bracket, √ or π. */
-function operatorAt(c: Cursor): OperatorInfo | undefined {
-  switch (c.kind) {
-    case T.END:
-    case T.CLOSE:
-      return undefined;
+/** Below every level there is: what stands there ends the expression. */
+const NO_OPERATOR: OperatorInfo = { operator: 'add', level: 0, written: '', plain: '' };
+
+/** Operators by the kind of the token that writes them and nothing else; undefined where it takes a look around. */
+const OPERATOR_OF_KIND: readonly (OperatorInfo | undefined)[] = Array.from({ length: T.UNKNOWN + 1 }, (_, kind) => {
+  switch (kind) {
     case T.PLUS:
       return BINARY_OPERATORS.add;
     case T.MINUS:
@@ -60,15 +60,24 @@ function operatorAt(c: Cursor): OperatorInfo | undefined {
     case T.SLASH:
       return BINARY_OPERATORS.divide;
     case T.WORD:
-      if (c.word() === 'of') return BINARY_OPERATORS.of;
-      return c.index === c.multiplierEnd && startsName(c) ? BINARY_OPERATORS.multiply : undefined;
     case T.OPEN:
     case T.ROOT:
     case T.PI:
-      return c.index === c.multiplierEnd ? BINARY_OPERATORS.multiply : undefined;
-    default:
       return undefined;
+    default:
+      return NO_OPERATOR;
   }
+});
+
+/** The operator at the cursor; multiplication is implied from a number or `)` to a name, a bracket, √ or π. */
+function operatorAt(c: Cursor): OperatorInfo {
+  return OPERATOR_OF_KIND[c.kind] ?? operatorUnwritten(c);
+}
+
+function operatorUnwritten(c: Cursor): OperatorInfo {
+  if (c.kind === T.WORD && c.word() === 'of') return BINARY_OPERATORS.of;
+  const multiplies = c.index === c.multiplierEnd && (c.kind !== T.WORD || startsName(c));
+  return multiplies ? BINARY_OPERATORS.multiply : NO_OPERATOR;
 }
 
 /** The word at the cursor is a name or a function, and no word that ends the expression. */
@@ -83,7 +92,7 @@ function readOperators(c: Cursor, first: Expr, level: number): Expr {
   let left = first;
   for (;;) {
     const info = operatorAt(c);
-    if (info === undefined || info.level < level) return left;
+    if (info.level < level) return left;
     const { operator } = info;
     const before = c.lastEnd();
     const implied = operator === 'multiply' && c.kind !== T.TIMES;
@@ -94,7 +103,7 @@ function readOperators(c: Cursor, first: Expr, level: number): Expr {
       return left;
     }
     if (operator === 'add' || operator === 'subtract') {
-      const percent = stepPercent(c, right);
+      const percent = c.table.hasPercent ? stepPercent(c, right) : undefined;
       if (percent) {
         left = { kind: 'percentStep', start: left.start, end: c.lastEnd(), operator, left, percent };
         continue;
@@ -133,8 +142,17 @@ function offerOtherGrouping(c: Cursor, quotient: Binary, right: Expr): void {
 
 function readSigned(c: Cursor): Expr | undefined {
   if (c.kind === T.HYPHEN || c.kind === T.MINUS || c.kind === T.PLUS) return readSign(c);
-  const operand = readOperand(c);
-  return operand !== undefined && (c.kind === T.CARET || c.kind === T.SUPERSCRIPT) ? readPower(c, operand) : operand;
+  const operand = isNumberStart(c.kind) ? readNumberOrMeasure(c) : readOtherOperand(c);
+  return operand !== undefined && STANDS_BEHIND[c.kind] ? readBehind(c, operand) : operand;
+}
+
+/** Kinds of tokens that change the operand before them. */
+const STANDS_BEHIND = T.kindSet([T.PERCENT, T.CARET, T.SUPERSCRIPT]);
+
+/** The operand with the percent sign and the powers behind it. */
+function readBehind(c: Cursor, operand: Expr): Expr {
+  const read = c.kind === T.PERCENT && operand.kind === 'number' ? readPercent(c, operand) : operand;
+  return readPower(c, read);
 }
 
 function readSign(c: Cursor): Expr | undefined {
@@ -175,7 +193,7 @@ function negativeTemperature(measure: MeasureExpr, start: number): Expr {
 /** ^ and raised digits behind `base`, from the right: 2^3^2 is 2^(3^2). */
 function readPower(c: Cursor, base: Expr): Expr {
   if (c.kind === T.SUPERSCRIPT) {
-    const value = c.table.values[c.index] as number;
+    const value = c.value();
     const span = c.spanOfToken();
     if (value === -1) return c.refuse('power.too_large', span, { limit: `${LIMITS.power}` });
     c.advance();
@@ -194,13 +212,6 @@ function readPower(c: Cursor, base: Expr): Expr {
   return { kind: 'power', start: base.start, end: exponent.end, base, exponent };
 }
 
-/** One operand with what is written tight behind it: units, a percent sign. */
-function readOperand(c: Cursor): Expr | undefined {
-  if (!isNumberStart(c.kind)) return readOtherOperand(c);
-  const expr = readNumberOrMeasure(c);
-  return c.kind === T.PERCENT && expr.kind === 'number' ? readPercent(c, expr) : expr;
-}
-
 /** An operand that begins with no digit. */
 function readOtherOperand(c: Cursor): Expr | undefined {
   switch (c.kind) {
@@ -209,7 +220,7 @@ function readOtherOperand(c: Cursor): Expr | undefined {
     case T.OPEN:
       return readGroup(c);
     case T.LINE: {
-      const expr: Expr = { kind: 'line', ...c.spanOfToken(), number: c.table.values[c.index] as number };
+      const expr: Expr = { kind: 'line', ...c.spanOfToken(), number: c.value() };
       c.advance();
       return expr;
     }

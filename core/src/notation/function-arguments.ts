@@ -21,8 +21,8 @@ export function readRun(c: Cursor, name: FunctionName): Expr | undefined {
     kind: 'run',
     start: c.start(first),
     end: c.end(last),
-    from: c.table.values[first] as number,
-    to: c.table.values[last] as number,
+    from: c.value(first),
+    to: c.value(last),
   };
   if (functionInfo(name).runs !== true)
     c.refuse('run.misplaced', run, {}, [

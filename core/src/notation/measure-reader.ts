@@ -3,6 +3,7 @@ import { unitById, type Unit } from '../units/unit-table.ts';
 import type { Expr, Measure, MeasurePart, NumberLiteral, Scaled, SlopeLiteral, UnitPower } from './ast.ts';
 import type { Cursor } from './cursor.ts';
 import { isTypedWhole } from './literal.ts';
+import { readTape } from './tape-reader.ts';
 import * as T from './token.ts';
 import { FOOT, INCH, MONEY_UNIT, readFurtherUnits, readRate, readUnit, startsUnit } from './unit-reader.ts';
 
@@ -22,8 +23,8 @@ function bigDigits(text: string): bigint {
 }
 
 function decimalLiteral(c: Cursor, index: number): NumberLiteral {
-  const mantissa = c.table.values[index] as number;
-  const decimals = c.table.extras[index] as number;
+  const mantissa = c.value(index);
+  const decimals = c.extra(index);
   const { start, end } = c.spanOfToken(index);
   if (Math.abs(decimals) > EXPONENT_LIMIT) c.refuse('number.too_large', { start, end }, {});
   if (mantissa !== -1 && decimals >= 0 && decimals <= 15)
@@ -43,7 +44,7 @@ function decimalLiteral(c: Cursor, index: number): NumberLiteral {
 }
 
 function wholeOf(c: Cursor, index: number): number | bigint {
-  const value = c.table.values[index] as number;
+  const value = c.value(index);
   return value === -1 ? bigDigits(c.text(index)) : value;
 }
 
@@ -53,8 +54,8 @@ interface FractionParts {
 }
 
 function fractionAt(c: Cursor, index: number): FractionParts {
-  let num: number | bigint = c.table.values[index] as number;
-  let den: number | bigint = c.table.extras[index] as number;
+  let num: number | bigint = c.value(index);
+  let den: number | bigint = c.extra(index);
   if (num === -1 || den === -1) {
     const [numText, denText] = c.text(index).split(/[/\u2044]/) as [string, string];
     num = bigDigits(numText);
@@ -65,8 +66,8 @@ function fractionAt(c: Cursor, index: number): FractionParts {
 }
 
 function isProper(c: Cursor, index: number): boolean {
-  const value = c.table.values[index] as number;
-  const extra = c.table.extras[index] as number;
+  const value = c.value(index);
+  const extra = c.extra(index);
   if (value !== -1 && extra > 0) return value < extra;
   const { num, den } = fractionAt(c, index);
   return num < den;
@@ -161,7 +162,7 @@ function readJoinedInches(c: Cursor, feet: NumberLiteral): MeasurePart | undefin
   const hyphen = c.index;
   if (c.kindAt(hyphen + 1) !== T.INTEGER || !c.tight(hyphen) || !c.tight(hyphen + 1) || !isTypedWhole(feet))
     return undefined;
-  if ((c.table.values[hyphen + 1] as number) >= 12 || c.table.values[hyphen + 1] === -1) return undefined;
+  if (c.value(hyphen + 1) >= 12 || c.value(hyphen + 1) === -1) return undefined;
   c.advance();
   const amount = readNumber(c);
   const behind = c.index;
@@ -289,6 +290,8 @@ function readRun(c: Cursor): NumberLiteral | undefined {
  * `multiplierEnd` behind a plain number, where multiplication may be implied.
  */
 export function readNumberOrMeasure(c: Cursor): Expr {
+  const tape = readTape(c);
+  if (tape !== undefined) return tape;
   const amount = readNumber(c);
   if (c.kind === T.COLON || c.kind === T.WORD) {
     const run = readRun(c);

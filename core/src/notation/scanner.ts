@@ -28,12 +28,17 @@ const GREATER = 0x3e;
 const BANG = 0x21;
 const UNDERSCORE = 0x5f;
 const TENS = Array.from({ length: FAST_DIGITS }, (_, power) => 10 ** power);
-/** What no lane below takes: past every code that may end a number there. */
-const NOT_HERE = 0x10000;
 
-/** Kinds of the ASCII characters that are one token, by code; 0 elsewhere. */
+/** Marks that are one token with certain characters behind them: += and ''. */
+const PAIRING: ReadonlySet<T.TokenKind> = new Set([T.PLUS, T.HYPHEN, T.FOOT_MARK]);
+const MAY_PAIR = 0x80;
+const KIND_BITS = 0x7f;
+
+/** Kinds of the ASCII characters that are one token, by code, with MAY_PAIR on those of PAIRING; 0 elsewhere, and where it takes a longer look. */
 const ASCII_SINGLE = new Uint8Array(128);
-for (const [code, kind] of SINGLE) if (code < 128) ASCII_SINGLE[code] = kind;
+for (const [code, kind] of SINGLE)
+  if (code < 128 && kind !== T.COMMA && kind !== T.COLON && kind !== T.PERCENT)
+    ASCII_SINGLE[code] = PAIRING.has(kind) ? kind | MAY_PAIR : kind;
 
 /**
  * Cuts an entry into tokens. Never fails: a character it does not know becomes an UNKNOWN token, and every character
@@ -48,95 +53,98 @@ export function scanInto(table: T.TokenTable, source: string, options: ScanOptio
   table.source = source;
   table.count = 0;
   table.hasColon = false;
+  table.hasPercent = false;
   const decimalComma = options.decimalComma === true;
-  const length = source.length;
-  let at = 0;
-  // Lanes for most of what is typed: a number before a space, a prime or an operator, and a mark before a space or digit.
-  const { kinds, starts, ends, values, extras } = table;
-  let count = 0;
-  while (at < length) {
-    const code = source.charCodeAt(at);
-    if (code === 0x20) {
-      at += 1;
-      continue;
-    }
-    if (isDigit(code)) {
-      let digits = code - 0x30;
-      let end = at + 1;
-      let next = -1;
-      // Never past the end of the text: asking for a character that is not there takes the slow way for good.
-      while (end < length) {
-        next = source.charCodeAt(end);
-        if (next < 0x30 || next > 0x39) break;
-        digits = digits * 10 + (next - 0x30);
-        end += 1;
-        next = -1;
-      }
-      let kind = T.INTEGER;
-      let value = digits;
-      let extra = 0;
-      if (next === SLASH || next === DOT) {
-        const mark = end;
-        let behind = 0;
-        kind = next === SLASH ? T.FRACTION : T.DECIMAL;
-        end += 1;
-        next = -1;
-        while (end < length) {
-          next = source.charCodeAt(end);
-          if (next < 0x30 || next > 0x39) break;
-          behind = behind * 10 + (next - 0x30);
-          end += 1;
-          next = -1;
-        }
-        // A point that ends its number, or one of a chain of slashes.
-        if (end === mark + 1 || (kind === T.FRACTION && count > 0 && kinds[count - 1] === T.SLASH)) next = NOT_HERE;
-        if (kind === T.DECIMAL) {
-          const decimals = end - mark - 1;
-          value = digits * (TENS[decimals] ?? 0) + behind;
-          extra = decimals;
-        } else extra = behind;
-      }
-      if (next < COMMA && end - at <= FAST_DIGITS) {
-        kinds[count] = kind;
-        starts[count] = at;
-        ends[count] = end;
-        values[count] = value;
-        extras[count] = extra;
-        count += 1;
-        at = end;
-      } else {
-        table.count = count;
-        at = scanNumber(table, at, decimalComma);
-        count = table.count;
-      }
-      continue;
-    }
-    const single = code < 128 ? (ASCII_SINGLE[code] as number) : 0;
-    if (single === 0) {
-      table.count = count;
-      at = isLetterCode(code) ? scanWord(table, at, code) : scanOther(table, at, code, decimalComma);
-      count = table.count;
-      continue;
-    }
-    const next = at + 1 < length ? source.charCodeAt(at + 1) : 0x20;
-    if ((next === 0x20 || isDigit(next)) && single !== T.COMMA && single !== T.COLON) {
-      kinds[count] = single;
-      starts[count] = at;
-      ends[count] = at + 1;
-      count += 1;
-      at += 1;
-    } else {
-      table.count = count;
-      at = scanMark(table, at, single, decimalComma);
-      count = table.count;
-    }
-  }
+  const { length } = source;
+  let at = scanPlain(table, 0);
+  while (at < length) at = scanPlain(table, scanRare(table, at, decimalComma));
+  const { kinds, starts, ends, count } = table;
   kinds[count] = T.END;
   kinds[count + 1] = T.END;
   starts[count] = length;
   ends[count] = length;
   table.count = count + 1;
   return table;
+}
+
+/**
+ * The lane for most of what is typed: numbers before a space, a prime or an operator, and marks that nothing behind them
+ * changes. Stops before anything else. It calls nothing, so that what compiled code knows of the columns holds throughout.
+ */
+function scanPlain(table: T.TokenTable, start: number): number {
+  const { source, kinds, starts, ends, values, extras } = table;
+  const { length } = source;
+  let { count } = table;
+  let at = start;
+  // Never past the end of the text: asking for a character that is not there takes the slow way for good.
+  let next = at < length ? source.charCodeAt(at) : -1;
+  while (at < length) {
+    const code = next;
+    let end = at + 1;
+    next = end < length ? source.charCodeAt(end) : -1;
+    if (code === 0x20) {
+      at = end;
+      continue;
+    }
+    if (!isDigit(code)) {
+      const single = code < 128 ? (ASCII_SINGLE[code] as number) : 0;
+      if (single === 0 || (single >= MAY_PAIR && next > 0x20 && !isDigit(next))) break;
+      kinds[count] = single & KIND_BITS;
+      starts[count] = at;
+      ends[count] = end;
+      count += 1;
+      at = end;
+      continue;
+    }
+    let kind = T.INTEGER;
+    let value = code - 0x30;
+    let extra = 0;
+    while (isDigit(next)) {
+      value = value * 10 + (next - 0x30);
+      end += 1;
+      next = end < length ? source.charCodeAt(end) : -1;
+    }
+    if (next === SLASH || next === DOT) {
+      const mark = end;
+      let behind = 0;
+      kind = next === SLASH ? T.FRACTION : T.DECIMAL;
+      end += 1;
+      next = end < length ? source.charCodeAt(end) : -1;
+      while (isDigit(next)) {
+        behind = behind * 10 + (next - 0x30);
+        end += 1;
+        next = end < length ? source.charCodeAt(end) : -1;
+      }
+      // A point that ends its number, or one of a chain of slashes.
+      if (end === mark + 1 || (kind === T.FRACTION && count > 0 && kinds[count - 1] === T.SLASH)) break;
+      extra = behind;
+      if (kind === T.DECIMAL) {
+        extra = end - mark - 1;
+        value = value * (TENS[extra] ?? 0) + behind;
+      }
+    }
+    if (next >= COMMA || end - at > FAST_DIGITS) break;
+    kinds[count] = kind;
+    starts[count] = at;
+    ends[count] = end;
+    values[count] = value;
+    extras[count] = extra;
+    count += 1;
+    at = end;
+  }
+  table.count = count;
+  return at;
+}
+
+/** The token at `at`, where the lane has stopped; past it. */
+function scanRare(table: T.TokenTable, at: number, decimalComma: boolean): number {
+  const code = table.source.charCodeAt(at);
+  if (isDigit(code)) return scanNumber(table, at, decimalComma);
+  if (isLetterCode(code)) return scanWord(table, at, code);
+  const single = code < 128 ? (ASCII_SINGLE[code] as number) : 0;
+  return single === 0
+    ? scanOther(table, at, code, decimalComma)
+    : scanMark(table, at, single & KIND_BITS, decimalComma);
 }
 
 function isLetterCode(code: number): boolean {
@@ -148,6 +156,7 @@ function scanMark(table: T.TokenTable, at: number, kind: T.TokenKind, decimalCom
   const { source } = table;
   const next = codeAt(source, at + 1);
   if (kind === T.COLON) table.hasColon = true;
+  if (kind === T.PERCENT) table.hasPercent = true;
   if (kind === T.FOOT_MARK && kindOfCode(next) === T.FOOT_MARK) return pushMark(table, T.INCH_MARK, at, at + 2);
   if (next === EQUAL_SIGN && codeAt(source, at + 2) !== EQUAL_SIGN) {
     if (kind === T.PLUS) return pushMark(table, T.PLUS_EQUALS, at, at + 2);

@@ -41,6 +41,11 @@ export const PI: TokenKind = 29;
 export const DOTS: TokenKind = 30;
 export const UNKNOWN: TokenKind = 31;
 
+/** A set of kinds as a column, one truth for each kind: asked at every operand. */
+export function kindSet(kinds: readonly TokenKind[]): readonly boolean[] {
+  return Array.from({ length: UNKNOWN + 1 }, (_, kind) => kinds.includes(kind));
+}
+
 /** Behind the name of a mark they make it, or post to it. */
 export const ASSIGNMENT_SIGNS: ReadonlySet<TokenKind> = new Set([EQUALS, PLUS_EQUALS, MINUS_EQUALS]);
 
@@ -51,6 +56,8 @@ export interface TokenTable {
   count: number;
   /** Whether a colon stands in the source: only then can there be a label. */
   hasColon: boolean;
+  /** Whether a percent sign does: only then can there be a step by percent. */
+  hasPercent: boolean;
   readonly kinds: Uint8Array;
   readonly starts: Int32Array;
   readonly ends: Int32Array;
@@ -67,6 +74,7 @@ export function makeTable(characters: number): TokenTable {
     source: '',
     count: 0,
     hasColon: false,
+    hasPercent: false,
     kinds: new Uint8Array(room),
     starts: new Int32Array(room),
     ends: new Int32Array(room),

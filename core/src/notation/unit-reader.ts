@@ -107,12 +107,12 @@ function readOtherUnit(c: Cursor, mayPower: (c: Cursor, unit: Unit) => boolean):
       const { unit, power } = read.power;
       if (power !== 1) return read.power;
       if (c.kind === T.SUPERSCRIPT) {
-        const raised = c.table.values[c.index] as number;
+        const raised = c.value();
         c.advance();
         return { unit, power: raised };
       }
       if (c.kind === T.INTEGER && c.tight(c.index) && unit.powers && isTwoOrThree(c) && mayPower(c, unit)) {
-        const raised = c.table.values[c.index] as number;
+        const raised = c.value();
         c.advance();
         return { unit, power: raised };
       }
@@ -124,7 +124,7 @@ function readOtherUnit(c: Cursor, mayPower: (c: Cursor, unit: Unit) => boolean):
 }
 
 function isTwoOrThree(c: Cursor): boolean {
-  const value = c.table.values[c.index];
+  const value = c.value();
   return (value === 2 || value === 3) && c.end() - c.start() === 1;
 }
 
@@ -135,7 +135,7 @@ function readCaretPower(c: Cursor): number {
   const signed = next === T.HYPHEN || next === T.MINUS;
   const at = signed ? c.index + 2 : c.index + 1;
   if (c.kindAt(at) !== T.INTEGER) return 1;
-  const size = c.table.values[at] as number;
+  const size = c.value(at);
   c.moveTo(at + 1);
   return signed ? -size : size;
 }

@@ -44,6 +44,14 @@ function underFoot(divisions: number, finest: number, lowest: boolean): string {
   return (texts[divisions] ??= fewInches(divisions, finest, lowest));
 }
 
+/** Feet as they stand before inches, by their count: joining figures to a prime leaves compiled code, and a building has few. */
+const FEET_BEFORE: string[] = [];
+const FEET_KEPT = 500;
+
+function feetBefore(feet: number): string {
+  return feet < FEET_KEPT ? (FEET_BEFORE[feet] ??= `${feet}′ `) : `${feet}′ `;
+}
+
 /** Inches and a fraction from a count of divisions. */
 function fewInches(divisions: number, finest: number, lowest: boolean): string {
   const rest = restOf(divisions, finest);
@@ -62,7 +70,7 @@ export function inchText(divisions: number | bigint, finest: number, withFeet: b
     const behind = restOf(divisions, 12 * finest);
     const feet = (divisions - behind) / (12 * finest);
     if (feet === 0) return underFoot(behind, finest, lowest);
-    return behind === 0 ? `${feet}′` : `${feet}′ ${underFoot(behind, finest, lowest)}`;
+    return behind === 0 ? `${feet}′` : feetBefore(feet) + underFoot(behind, finest, lowest);
   }
   return bigInchText(divisions, finest, withFeet, lowest);
 }

@@ -21,12 +21,13 @@ export interface Reading {
 
 /** A reading whose plain twin is made when it is first asked for: at most keystrokes it never is. */
 class MadeReading implements Reading {
-  readonly text: string;
-  readonly rounding: Reading['rounding'];
-  readonly approximate: boolean;
-  readonly steps: number | bigint;
-  readonly step: Value;
-  private readonly given: string | undefined;
+  // Declared only: fields of the language's own are made empty first and filled by the constructor a second time.
+  declare readonly text: string;
+  declare readonly rounding: Reading['rounding'];
+  declare readonly approximate: boolean;
+  declare readonly steps: number | bigint;
+  declare readonly step: Value;
+  declare private readonly given: string | undefined;
 
   constructor(text: string, plain: string | undefined, rounded: RoundedWhole, approximate: boolean, step: Value) {
     const { whole, side } = rounded;

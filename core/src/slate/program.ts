@@ -1,8 +1,8 @@
 import { gcdNumber } from '../base/bigint.ts';
 import type { Expr } from '../notation/ast.ts';
-import { combineDimensions, isOrdinary } from '../evaluate/quick.ts';
+import { combineDimensions } from '../evaluate/quick.ts';
 import { ADD, combineSmall, DIVIDE, MULTIPLY, small, SUBTRACT } from '../number/small-fraction.ts';
-import type { Dimension } from '../units/dimension.ts';
+import { isOrdinary, type Dimension } from '../units/dimension.ts';
 
 /**
  * The quick way to work lines out again. Almost every line of a job adds, subtracts, multiplies and divides small

@@ -23,6 +23,11 @@ export const SPEED: Dimension = LENGTH - TIME;
 /** Largest power, either way, that a quantity may hold. */
 export const POWER_LIMIT = 64;
 
+/** Powers of length, mass, time and money alone: angles, slopes and temperatures have rules of their own. */
+export function isOrdinary(dimension: Dimension): boolean {
+  return dimension < ANGLE / 2 && dimension > -ANGLE / 2;
+}
+
 /** The powers of a dimension, spelled out. */
 export interface Powers {
   readonly length: number;

@@ -6,7 +6,18 @@ import {
   rationalToNumber,
   type Rational,
 } from '../number/rational.ts';
-import { ANGLE, AREA, LENGTH, MASS, MONEY, TEMPERATURE, TIME, VOLUME, type Dimension } from './dimension.ts';
+import {
+  ANGLE,
+  AREA,
+  isOrdinary,
+  LENGTH,
+  MASS,
+  MONEY,
+  TEMPERATURE,
+  TIME,
+  VOLUME,
+  type Dimension,
+} from './dimension.ts';
 
 /**
  * Every unit that an entry may use. Data only; the look-ups of the reader and the printer are built from it.
@@ -34,8 +45,14 @@ export interface Unit {
   readonly rank: number;
   /** How many of the smallest unit of its family it is: 12 for a foot; 1 without a family. */
   readonly share: number;
-  /** Factor of that smallest unit. */
-  readonly least: Rational;
+  /**
+   * For reckoning in doubles: dimension of a unit of powers alone, and the factor of the smallest unit of its family,
+   * leastNum/leastDen, of up to a million each. A leastDen of 0 where it has none such. Small whole numbers in all units,
+   * so that they stay that in compiled code.
+   */
+  readonly smallDimension: Dimension;
+  readonly leastNum: number;
+  readonly leastDen: number;
   /** Whether "sq" and "cu" may stand before it and a 2 or 3 behind it. */
   readonly powers: boolean;
   /** A short line for the suggestions. */
@@ -43,7 +60,7 @@ export interface Unit {
 }
 
 /** A row of the table: what most units do not have is left out. */
-type UnitRow = Omit<Unit, 'timesPi' | 'family' | 'rank' | 'powers' | 'share' | 'least'> &
+type UnitRow = Omit<Unit, 'timesPi' | 'family' | 'rank' | 'powers' | 'share' | keyof SmallFactor> &
   Partial<Pick<Unit, 'timesPi' | 'family' | 'rank' | 'powers'>>;
 
 const r = makeRational;
@@ -102,6 +119,14 @@ function leastOf(family: string | undefined, own: Rational): Rational {
   return factors.reduce((least, factor) => (compareRational(factor, least) < 0 ? factor : least));
 }
 
+type SmallFactor = Pick<Unit, 'smallDimension' | 'leastNum' | 'leastDen'>;
+const NO_SMALL_FACTOR: SmallFactor = { smallDimension: 0, leastNum: 0, leastDen: 0 };
+
+function smallFactor({ num, den }: Rational, dimension: Dimension): SmallFactor {
+  const fits = isOrdinary(dimension) && num <= 1e6 && den <= 1e6;
+  return fits ? { smallDimension: dimension, leastNum: Number(num), leastDen: Number(den) } : NO_SMALL_FACTOR;
+}
+
 /** Every unit, all of one shape: the reader looks at them at every keystroke. */
 export const UNITS: readonly Unit[] = (ROWS as readonly UnitRow[]).map(
   ({ id, words, symbol, factor, timesPi = false, dimension, family, rank = 0, powers = false, about }) => {
@@ -118,7 +143,7 @@ export const UNITS: readonly Unit[] = (ROWS as readonly UnitRow[]).map(
       powers,
       about,
       share: rationalToNumber(divideRational(factor, least)),
-      least,
+      ...smallFactor(least, dimension),
     };
   },
 );
