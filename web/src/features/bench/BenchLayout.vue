@@ -45,6 +45,11 @@ defineProps<{
 .bench.left.laid-out {
   grid-template-columns: 212px minmax(0, 10fr) minmax(0, 13fr);
 }
+/* Painted by themselves, as the lines and the rods are: a key that changes one of them has the others drawn as they were. */
+:slotted(.reading),
+:slotted(.keys) {
+  isolation: isolate;
+}
 :slotted(.head) {
   grid-area: head;
 }

@@ -3,6 +3,8 @@
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, watch } from 'vue';
 import { useMediaQuery } from '@vueuse/core';
 import { repeatedStep } from '@sprell/core';
+import { Apart } from '../../ui/Apart.ts';
+import { afterPaint } from '../../ui/after-paint.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import { useComfort } from '../comfort/comfort.store.ts';
 import type { ReadingChange } from '../job/job-reading.ts';
@@ -64,6 +66,9 @@ const {
   used,
   again,
 } = reckoning;
+
+/** What the entry uses lights up a frame behind its reading. */
+const lit = afterPaint(() => used.value);
 
 /** The entry is to stand above this line. */
 const insertBefore = ref<string>();
@@ -251,119 +256,129 @@ onMounted(async () => {
         class="slate"
         :marks="store.marks"
         :style="store.style"
-        :used="used.marks"
+        :used="lit.marks"
         :in-hand="store.inHand?.name"
         :order="look.order"
         :gaps="look.gaps"
         @use="useMark"
         @hold="store.takeInHand"
       />
-      <SlatePanel
-        v-show="!laidOut"
-        ref="slate"
-        class="slate"
-        :rows="store.rows"
-        :style="store.style"
-        :draft-style="style"
-        :changed="store.changed"
-        :used="used.lines"
-        :scope-of="store.scope"
-        :marks="store.marks"
-        :own-keys="ownKeys"
-        :users-of="store.usersOf"
-        :can-keep-value="store.canKeepValue"
-        @keep="keepLine"
-        @draft="(now) => (redrafted = now)"
-        @keep-words="store.editWords"
-        @note="store.setNote"
-        @use="useLine"
-        @insert="(id) => (insertBefore = id)"
-        @move="store.move"
-        @remove="store.remove"
-        @remove-keeping-value="store.removeKeepingValue"
-        @clear="store.clear"
-        @land="landText"
-        @land-words="store.landWords"
-      />
-
-      <div class="hand">
-        <FirstHint v-if="entry === ''" :there="hintsThere" />
-        <p v-if="insertBefore" class="inserting">
-          This entry goes in above {{ insertsAbove }}.
-          <PlainButton @click="insertBefore = undefined">At the foot instead</PlainButton>
-        </p>
-        <EntryField
-          ref="entryField"
-          v-model="entry"
-          label="Entry"
-          :reckoned
+      <Apart>
+        <SlatePanel
+          v-show="!laidOut"
+          ref="slate"
+          class="slate"
+          :rows="store.rows"
+          :style="store.style"
+          :draft-style="style"
+          :changed="store.changed"
+          :used="lit.lines"
+          :scope-of="store.scope"
           :marks="store.marks"
-          :has-last="hasLast"
           :own-keys="ownKeys"
-          @land="land"
-          @recall="recall"
-          @clear="clearEntry"
+          :users-of="store.usersOf"
+          :can-keep-value="store.canKeepValue"
+          @keep="keepLine"
+          @draft="(now) => (redrafted = now)"
+          @keep-words="store.editWords"
+          @note="store.setNote"
+          @use="useLine"
+          @insert="(id) => (insertBefore = id)"
+          @move="store.move"
+          @remove="store.remove"
+          @remove-keeping-value="store.removeKeepingValue"
+          @clear="store.clear"
+          @land="landText"
+          @land-words="store.landWords"
         />
-      </div>
+      </Apart>
+
+      <Apart>
+        <div class="hand">
+          <FirstHint v-if="entry === ''" :there="hintsThere" />
+          <p v-if="insertBefore" class="inserting">
+            This entry goes in above {{ insertsAbove }}.
+            <PlainButton @click="insertBefore = undefined">At the foot instead</PlainButton>
+          </p>
+          <EntryField
+            ref="entryField"
+            v-model="entry"
+            label="Entry"
+            :reckoned
+            :marks="store.marks"
+            :has-last="hasLast"
+            :own-keys="ownKeys"
+            @land="land"
+            @recall="recall"
+            @clear="clearEntry"
+          />
+        </div>
+      </Apart>
     </div>
 
-    <ReadingPanel
-      class="reading"
-      :reckoned="inHand"
-      :resting
-      :line="lastRow && nameOf(lastRow.line)"
-      :style
-      :change
-      :whole
-      @use="writeEntry"
-      @read-as="readAs"
-      @change="changeReading"
-      @widen="reckoning.widen"
-      @drop="change = {}"
-    >
-      <template v-if="store.scaleInHand" #default>
-        <ScaleStrip
-          class="scale"
-          :scale="store.scaleInHand"
-          :from="store.scaleSide"
-          :quantity="shownScaled"
-          :style
-          @turn-round="store.setScaleSide(store.scaleSide === 'paper' ? 'site' : 'paper')"
-          @away="store.takeScale(undefined)"
-          @land="landTurned"
-      /></template>
-    </ReadingPanel>
+    <Apart>
+      <ReadingPanel
+        class="reading"
+        :reckoned="inHand"
+        :resting
+        :line="lastRow && nameOf(lastRow.line)"
+        :style
+        :change
+        :whole
+        @use="writeEntry"
+        @read-as="readAs"
+        @change="changeReading"
+        @widen="reckoning.widen"
+        @drop="change = {}"
+      >
+        <template v-if="store.scaleInHand" #default>
+          <ScaleStrip
+            class="scale"
+            :scale="store.scaleInHand"
+            :from="store.scaleSide"
+            :quantity="shownScaled"
+            :style
+            @turn-round="store.setScaleSide(store.scaleSide === 'paper' ? 'site' : 'paper')"
+            @away="store.takeScale(undefined)"
+            @land="landTurned"
+        /></template>
+      </ReadingPanel>
+    </Apart>
 
-    <KeyBoard
-      v-if="comfort.showKeys"
-      class="keys"
-      :finest="style.finest"
-      :metric
-      :decimal-comma="store.style.decimalComma"
-      :has-last="hasLast"
-      :can-repeat="again !== undefined && entry === ''"
-      @repeat="repeat"
-    />
+    <Apart>
+      <KeyBoard
+        v-if="comfort.showKeys"
+        class="keys"
+        :finest="style.finest"
+        :metric
+        :decimal-comma="store.style.decimalComma"
+        :has-last="hasLast"
+        :can-repeat="again !== undefined && entry === ''"
+        @repeat="repeat"
+      />
+    </Apart>
 
-    <StoryStick
-      v-if="comfort.showStick"
-      ref="stick"
-      v-model:order="look.order"
-      v-model:gaps="look.gaps"
-      v-model:laid-out="look.laidOut"
-      class="stick"
-      :marks="store.marks"
-      :style="store.style"
-      :used="used.marks"
-      :in-hand="store.inHand"
-      :amount="shownAmount"
-      @use="useMark"
-      @hold="store.takeInHand"
-      @keep="keepAs"
-      @keep-new="keepNew"
-      @post="post"
-      ><LastPostings
-    /></StoryStick>
+    <Apart>
+      <StoryStick
+        v-if="comfort.showStick"
+        ref="stick"
+        v-model:order="look.order"
+        v-model:gaps="look.gaps"
+        v-model:laid-out="look.laidOut"
+        class="stick"
+        :marks="store.marks"
+        :style="store.style"
+        :used="lit.marks"
+        :in-hand="store.inHand"
+        :amount="shownAmount"
+        @use="useMark"
+        @hold="store.takeInHand"
+        @keep="keepAs"
+        @keep-new="keepNew"
+        @post="post"
+        ><LastPostings
+      /></StoryStick>
+    </Apart>
 
     <ComfortPanel v-if="shows === 'comfort'" @close="shows = undefined" />
     <ShortcutSheet v-if="shows === 'shortcuts'" @close="shows = undefined" />

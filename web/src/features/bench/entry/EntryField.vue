@@ -3,6 +3,7 @@
 import { computed, ref, useId, watch } from 'vue';
 import { X } from 'lucide-vue-next';
 import { describeIssue, type Alternative, type Fix, type Issue, type Reckoned } from '@sprell/core';
+import { afterPaint } from '../../../ui/after-paint.ts';
 import PlainButton from '../../../ui/PlainButton.vue';
 import EntryEditor from './EntryEditor.vue';
 import { isBegun, type NamedMark } from './suggestions.ts';
@@ -26,21 +27,24 @@ const messageId = useId();
 const insisted = ref(false);
 watch(model, () => (insisted.value = false));
 
-const issue = computed(() => {
-  const found = props.reckoned?.issue;
-  return found && (insisted.value || !isUnderWay(found)) ? found : undefined;
+const found = computed(() => {
+  const issue = props.reckoned?.issue;
+  return issue && (insisted.value || !isUnderWay(issue)) ? issue : undefined;
 });
 /** An entry that stops short, or ends in the beginning of a known word, is being typed. */
 function isUnderWay({ code, start, end }: Issue): boolean {
   if (code === 'entry.unfinished') return true;
   return code === 'name.unknown' && end === model.value.length && isBegun(model.value.slice(start, end), props.marks);
 }
+// What stands beneath the entry moves what stands around it: it comes behind the frame that shows the reading.
+const issue = afterPaint(() => found.value);
 const fixes = computed<readonly Fix[]>(() => issue.value?.fixes ?? []);
-const alternatives = computed<readonly Alternative[]>(() =>
-  issue.value === undefined ? (props.reckoned?.parsed.alternatives ?? []) : [],
+const NONE: readonly Alternative[] = [];
+const alternatives = afterPaint(() =>
+  found.value === undefined ? (props.reckoned?.parsed.alternatives ?? NONE) : NONE,
 );
 const ghost = computed(() => props.reckoned?.parsed.ghost ?? '');
-const wrong = computed(() => issue.value && { start: issue.value.start, end: issue.value.end });
+const wrong = computed(() => found.value && { start: found.value.start, end: found.value.end });
 
 function enter(): void {
   if (props.reckoned?.issue) insisted.value = true;
@@ -100,12 +104,12 @@ defineExpose({ focus: () => editor.value?.focus(), take: () => editor.value?.tak
     <div v-if="issue" :id="messageId" class="message" role="alert">
       <p>{{ describeIssue(issue) }}</p>
       <div v-if="fixes.length > 0" class="fixes">
-        <PlainButton v-for="fix in fixes" :key="fix.entry" @pointerdown.prevent @click="apply(fix.entry)">{{
+        <PlainButton v-for="(fix, n) in fixes" :key="n" @pointerdown.prevent @click="apply(fix.entry)">{{
           fix.label
         }}</PlainButton>
       </div>
     </div>
-    <div v-for="other in alternatives" :key="other.entry" class="taken">
+    <div v-for="(other, n) in alternatives" :key="n" class="taken">
       <span>{{ other.taken }}.</span>
       <PlainButton @pointerdown.prevent @click="apply(other.entry)">{{ other.label }}</PlainButton>
     </div>
@@ -162,5 +166,20 @@ defineExpose({ focus: () => editor.value?.focus(), take: () => editor.value?.tak
   gap: 4px 12px;
   margin-top: 6px;
   color: var(--ink-soft);
+}
+/* One row: the keys below it have no room to give. */
+@media (max-width: 760px) {
+  .taken {
+    flex-wrap: nowrap;
+    justify-content: space-between;
+    margin-top: 2px;
+    font-size: 14px;
+    line-height: 1.2;
+  }
+  .taken > :last-child {
+    flex: none;
+    padding: 0 10px;
+    font-size: inherit;
+  }
 }
 </style>

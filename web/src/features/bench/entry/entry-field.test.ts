@@ -3,7 +3,7 @@ import { reckon } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick, ref } from 'vue';
-import { editorIn, pressIn, typeInto } from '../../../testing/editing.ts';
+import { behindFrame, editorIn, pressIn, typeInto } from '../../../testing/editing.ts';
 import { fraction, insert } from './edits.ts';
 import EntryField from './EntryField.vue';
 import { useHand } from './hand.ts';
@@ -32,11 +32,12 @@ function anEntry(first = '', more: object = {}) {
   const type = async (typed: string) => {
     typeInto(field.element, typed);
     await nextTick();
-    await nextTick();
+    await behindFrame();
   };
   const press = async (key: string) => {
     pressIn(field.element, key);
     await nextTick();
+    await behindFrame();
   };
   return { field, text, type, press, content: () => field.get('[data-test=entry]') };
 }
@@ -70,6 +71,7 @@ describe('the entry', () => {
     expect(fixes.map((fix) => fix.text())).toEqual(['3″', '3′', '3 mm']);
     await fixes[1]?.trigger('click');
     expect(text.value).toBe(`5' + 3'`);
+    await behindFrame();
     expect(field.find('[role=alert]').exists()).toBe(false);
   });
 

@@ -368,6 +368,7 @@ defineExpose({
   height: 100%;
   overflow-y: auto;
   overflow-x: hidden;
+  isolation: isolate;
 }
 .tools-toggle {
   display: none;

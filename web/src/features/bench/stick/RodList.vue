@@ -137,6 +137,7 @@ defineExpose({ show });
 .rod-list {
   display: flex;
   min-height: 0;
+  isolation: isolate;
 }
 .rod {
   flex: none;
