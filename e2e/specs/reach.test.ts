@@ -87,6 +87,39 @@ describe('room', () => {
   });
 });
 
+describe('what comes and goes on a phone', () => {
+  /** Whether the middle of an element is that element's on the screen, and not covered or below its edge. */
+  const isSeen = (bench: Bench, selector: string) =>
+    bench.page.$eval(selector, (element) => {
+      const { left, top, width, height } = element.getBoundingClientRect();
+      const there = document.elementFromPoint(left + width / 2, top + height / 2);
+      return there !== null && element.contains(there);
+    });
+
+  it('leaves the keys on the screen while another reading of the entry is offered', async () => {
+    const bench = await openBench(browser, PHONE);
+    await bench.type(`9'-7`);
+    await bench.page.waitForSelector('.taken');
+    for (const key of ['1', '0', '(', 'enter']) expect(await isSeen(bench, `[data-key="${key}"]`)).toBe(true);
+    expect(await isSeen(bench, '.taken button')).toBe(true);
+    await bench.clear();
+  });
+
+  it('lies over its neighbours: suggestions, and the way to the tools of the slate', async () => {
+    const bench = await openBench(browser, PHONE);
+    await bench.type('hy');
+    await bench.page.waitForSelector('.cm-tooltip-autocomplete li');
+    expect(await isSeen(bench, '.cm-tooltip-autocomplete li')).toBe(true);
+    await bench.press('Escape');
+    await bench.clear();
+    await bench.type(`9'-7`);
+    await bench.page.waitForSelector('.taken');
+    expect(await isSeen(bench, '[data-test=slate-tools]')).toBe(true);
+    await bench.clear();
+    expect(bench.errors).toEqual([]);
+  });
+});
+
 describe('the slate on a phone', () => {
   it('has the room while it is worked on, and gives it back', async () => {
     const bench = await openBench(browser, PHONE);

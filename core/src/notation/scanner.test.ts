@@ -69,7 +69,7 @@ describe('the scanner', () => {
     expect(scan('1234567890123456').values[0]).toBe(-1);
   });
 
-  it('reads the lane for plain digits as it reads their full-width twins, which never take it', () => {
+  it('reads the lane for plain digits and marks as it reads their full-width twins, which never take it', () => {
     const piece = fc.oneof(
       fc.nat(99999).map(String),
       fc.maxSafeNat().map((n) => `${n}`),
@@ -93,12 +93,16 @@ describe('the scanner', () => {
         ')',
         ':',
         '..',
+        '=',
+        '%',
+        '^',
+        "''",
       ),
     );
     fc.assert(
       fc.property(fc.array(piece, { maxLength: 12 }), fc.boolean(), (pieces, decimalComma) => {
         const source = pieces.join('');
-        const wide = source.replace(/[0-9]/g, (digit) => String.fromCharCode(digit.charCodeAt(0) + 0xfee0));
+        const wide = source.replace(/[!-@^]/g, (sign) => String.fromCharCode(sign.charCodeAt(0) + 0xfee0));
         const numbers = (text: string): unknown => {
           const { count, kinds, starts, ends, values, extras } = scan(text, { decimalComma });
           return Array.from({ length: count }, (_, n) => {

@@ -133,6 +133,21 @@ describe('the unit table', () => {
           );
   });
 
+  it('holds its factor in small whole numbers where it has such, as shares of the smallest of its family', () => {
+    for (const { id, factor, share, dimension, smallDimension, leastNum, leastDen } of UNITS) {
+      if (leastDen === 0) {
+        expect([smallDimension, leastNum], id).toEqual([0, 0]);
+        continue;
+      }
+      expect(rationalToText(makeRational(share * leastNum, leastDen)), id).toBe(rationalToText(factor));
+      expect(smallDimension, id).toBe(dimension);
+      expect(Number.isSafeInteger(share), id).toBe(true);
+    }
+    const without = UNITS.filter(({ leastDen }) => leastDen === 0).map(({ id }) => id);
+    expect(without).toEqual(expect.arrayContaining(['deg', 'rad', 'celsius', 'fahrenheit', 'lb']));
+    expect(without).not.toContain('ft');
+  });
+
   it('is read by every word it has, alone and in capitals, singular and plural', () => {
     for (const [word, unit] of UNIT_WORDS)
       for (const written of [`7 ${word}`, `7${word}`, `7 ${word.toUpperCase()}`]) {

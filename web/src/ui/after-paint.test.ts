@@ -1,0 +1,87 @@
+import { mount } from '@vue/test-utils';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { nextTick, ref } from 'vue';
+import { afterPaint } from './after-paint.ts';
+
+/** Frames and timers by hand: what is due is kept until it is let go. */
+let frames: (() => void)[] = [];
+beforeEach(() => {
+  frames = [];
+  vi.useFakeTimers();
+  vi.stubGlobal('requestAnimationFrame', (draw: () => void) => frames.push(draw));
+  vi.stubGlobal('cancelAnimationFrame', (handle: number) => (frames[handle - 1] = () => undefined));
+  return () => {
+    vi.unstubAllGlobals();
+    vi.useRealTimers();
+  };
+});
+
+const drawFrame = (): void => {
+  const due = frames;
+  frames = [];
+  for (const draw of due) draw();
+};
+
+function follower() {
+  const typed = ref('');
+  const seen: string[] = [];
+  const panel = mount({
+    setup: () => {
+      const late = afterPaint(() => typed.value);
+      return () => {
+        seen.push(late.value);
+        return late.value;
+      };
+    },
+  });
+  const type = async (text: string) => {
+    typed.value = text;
+    await nextTick();
+  };
+  return { typed, seen, panel, type };
+}
+
+describe('what follows by a frame', () => {
+  it('is there from the start, and changes once the frame that shows the reading has been drawn', async () => {
+    const { panel, type } = follower();
+    await type('5′');
+    expect(panel.text()).toBe('');
+    drawFrame();
+    await nextTick();
+    // In the frame itself nothing is done: it is behind it.
+    expect(panel.text()).toBe('');
+    vi.runAllTimers();
+    await nextTick();
+    expect(panel.text()).toBe('5′');
+  });
+
+  it('passes over what came faster than frames', async () => {
+    const { seen, type } = follower();
+    for (const text of ['5', '5′', '5′ 3', '5′ 3″']) await type(text);
+    drawFrame();
+    vi.runAllTimers();
+    await nextTick();
+    expect(seen).toEqual(['', '5′ 3″']);
+  });
+
+  it('takes the last word, also of what came between the frame and what is behind it', async () => {
+    const { panel, type } = follower();
+    await type('5′');
+    drawFrame();
+    await type('5′ 3″');
+    vi.runAllTimers();
+    await nextTick();
+    expect(panel.text()).toBe('5′ 3″');
+    expect(frames).toEqual([]);
+  });
+
+  it('is let go of with what shows it', async () => {
+    const { panel, seen, type } = follower();
+    await type('5′');
+    panel.unmount();
+    drawFrame();
+    vi.runAllTimers();
+    await nextTick();
+    expect(seen).toEqual(['']);
+  });
+});
