@@ -18,7 +18,7 @@ import { insert, reference } from './entry/edits.ts';
 import EntryField from './entry/EntryField.vue';
 import { useHand } from './entry/hand.ts';
 import FirstHint from './FirstHint.vue';
-import type { Hint } from './first-hints.ts';
+import { useHintsThere } from './first-hints.ts';
 import KeyBoard from './keys/KeyBoard.vue';
 import { useMarksAtHand } from './marks-at-hand.ts';
 import { withWords } from './reading/reading-change.ts';
@@ -166,15 +166,7 @@ function clearEntry(): void {
   change.value = {};
 }
 
-/** What the hints for the first day can speak of now; what was done by itself needs none. */
-const hintsThere = computed(() => {
-  const there = new Set<Hint>();
-  if (comfort.showKeys && !metric.value) there.add('fraction');
-  if (workedRows.value.length > 0) there.add('use').add('anew');
-  if (inHand.value?.reading?.steps !== undefined) there.add('finest');
-  if (comfort.showStick && amount.value !== undefined) there.add('keep');
-  return there;
-});
+const hintsThere = useHintsThere(reckoning, amount);
 
 /** Undo is of what is in hand: of the entry while something stands in it, and of the slate otherwise. */
 const undoSays = computed(() => {

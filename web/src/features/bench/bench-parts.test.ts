@@ -1,11 +1,16 @@
 import { mount, RouterLinkStub } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { computed, ref } from 'vue';
+import { reckon } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
+import { useComfort } from '../comfort/comfort.store.ts';
+import type { WorkedRow } from '../job/slate-row.ts';
 import ConflictNotice from './ConflictNotice.vue';
 import FirstHint from './FirstHint.vue';
-import type { Hint } from './first-hints.ts';
+import { useHintsThere, type Hint } from './first-hints.ts';
 import KeepStateText from './KeepStateText.vue';
+import type { Amount } from './stick/amount.ts';
 
 const squeezed = (text: string) => text.replace(/\s+/g, ' ').trim();
 
@@ -63,6 +68,37 @@ describe('small parts', () => {
 });
 
 describe('hints for the first day', () => {
+  it('speak of what is on the bench, and follow it', () => {
+    const { comfort } = useComfort();
+    const metric = ref(false);
+    const entry = ref('');
+    const workedRows = ref<readonly WorkedRow[]>([]);
+    const inHand = computed(() => (entry.value === '' ? undefined : reckon(entry.value)));
+    const amount = computed((): Amount | undefined =>
+      inHand.value?.outcome?.kind === 'quantity'
+        ? { entry: entry.value, label: undefined, reading: '', quantity: inHand.value.outcome.quantity }
+        : undefined,
+    );
+    const bench = { metric: computed(() => metric.value), workedRows: computed(() => [...workedRows.value]), inHand };
+    const there = useHintsThere(bench, amount);
+    const hints = () => [...there.value].sort();
+    // An empty bench has its keys, and nothing else to speak of.
+    expect(hints()).toEqual(['fraction']);
+    metric.value = true;
+    expect(hints()).toEqual([]);
+    entry.value = `5' + 3`;
+    expect(hints()).toEqual([]);
+    entry.value = `5' + 3"`;
+    expect(hints()).toEqual(['finest', 'keep']);
+    comfort.showStick = false;
+    expect(hints()).toEqual(['finest']);
+    workedRows.value = [{} as WorkedRow];
+    metric.value = false;
+    expect(hints()).toEqual(['anew', 'finest', 'fraction', 'use']);
+    comfort.showKeys = false;
+    expect(hints()).toEqual(['anew', 'finest', 'use']);
+  });
+
   it('come one at a time, about what is there, and go for good', async () => {
     const hint = mount(FirstHint, { props: { there: new Set<Hint>(['use', 'keep']) } });
     expect(hint.text()).toContain('Touch the figure of a line');

@@ -1,3 +1,8 @@
+import { computed, type ComputedRef } from 'vue';
+import { useComfort } from '../comfort/comfort.store.ts';
+import type { Reckoning } from './reckoning.ts';
+import type { Amount } from './stick/amount.ts';
+
 /** Hints for the first day, in the order in which they help. */
 export type Hint = 'fraction' | 'use' | 'finest' | 'keep' | 'anew';
 
@@ -8,3 +13,19 @@ export const HINTS: readonly { readonly key: Hint; readonly says: string }[] = [
   { key: 'keep', says: 'keep puts a result on the story stick, by a short name.' },
   { key: 'anew', says: 'Touch the words of a line to write it anew; all that uses it follows.' },
 ];
+
+/** What the hints can speak of now; what was done by itself needs none. */
+export function useHintsThere(
+  { metric, workedRows, inHand }: Pick<Reckoning, 'metric' | 'workedRows' | 'inHand'>,
+  amount: ComputedRef<Amount | undefined>,
+): ComputedRef<ReadonlySet<Hint>> {
+  const { comfort } = useComfort();
+  return computed(() => {
+    const there = new Set<Hint>();
+    if (comfort.showKeys && !metric.value) there.add('fraction');
+    if (workedRows.value.length > 0) there.add('use').add('anew');
+    if (inHand.value?.reading?.steps !== undefined) there.add('finest');
+    if (comfort.showStick && amount.value !== undefined) there.add('keep');
+    return there;
+  });
+}
