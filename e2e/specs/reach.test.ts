@@ -109,7 +109,8 @@ describe('what comes and goes on a phone', () => {
     const bench = await openBench(browser, PHONE);
     await bench.type('hy');
     await bench.page.waitForSelector('.cm-tooltip-autocomplete li');
-    expect(await isSeen(bench, '.cm-tooltip-autocomplete li')).toBe(true);
+    // It is made out of sight, measured, and then put in its place.
+    await expect.poll(() => isSeen(bench, '.cm-tooltip-autocomplete li')).toBe(true);
     await bench.press('Escape');
     await bench.clear();
     await bench.type(`9'-7`);
