@@ -105,6 +105,31 @@ describe('what comes and goes on a phone', () => {
     await bench.clear();
   });
 
+  it('stands still once the lines are there: nothing moves under a thumb', async () => {
+    const bench = await openBench(browser, PHONE);
+    const { page } = bench;
+    await page.evaluateOnNewDocument(() => {
+      const places = new Set<string>();
+      Object.assign(window, { places });
+      const look = () => {
+        if (document.querySelector('[data-line]') !== null) {
+          const tops = ['.tools-toggle', '.hand', '.keys'].map((part) =>
+            Math.round(document.querySelector(part)?.getBoundingClientRect().top ?? -1),
+          );
+          places.add(tops.join(' '));
+        }
+        requestAnimationFrame(look);
+      };
+      requestAnimationFrame(look);
+    });
+    await page.emulateCPUThrottling(4);
+    await bench.goto();
+    await page.waitForSelector('[data-test=also]');
+    await bench.drawn();
+    await page.emulateCPUThrottling(1);
+    expect(await page.evaluate(() => [...(window as unknown as { places: Set<string> }).places])).toHaveLength(1);
+  });
+
   it('lies over its neighbours: suggestions, and the way to the tools of the slate', async () => {
     const bench = await openBench(browser, PHONE);
     await bench.type('hy');

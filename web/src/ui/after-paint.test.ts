@@ -55,6 +55,35 @@ describe('what follows by a frame', () => {
     expect(panel.text()).toBe('5′');
   });
 
+  it('makes its room in the same frame where there was nothing before, if that is wanted, and is late from then on', async () => {
+    const found = ref<string>();
+    const panel = mount({
+      setup: () => {
+        const late = afterPaint(() => found.value, { comesAtOnce: true });
+        return () => late.value ?? 'nothing';
+      },
+    });
+    const find = async (text: string | undefined) => {
+      found.value = text;
+      await nextTick();
+    };
+    await find('5′');
+    expect(panel.text()).toBe('5′');
+    await find('5′ 3″');
+    expect(panel.text()).toBe('5′');
+    drawFrame();
+    vi.runAllTimers();
+    await nextTick();
+    expect(panel.text()).toBe('5′ 3″');
+    await find(undefined);
+    expect(panel.text()).toBe('5′ 3″');
+    drawFrame();
+    vi.runAllTimers();
+    await nextTick();
+    await find('7′');
+    expect(panel.text()).toBe('7′');
+  });
+
   it('passes over what came faster than frames', async () => {
     const { seen, type } = follower();
     for (const text of ['5', '5′', '5′ 3', '5′ 3″']) await type(text);

@@ -23,8 +23,9 @@ import ReadingChoices from './ReadingChoices.vue';
 import { roundingWords } from './rounding-words.ts';
 import TapePicture from './TapePicture.vue';
 
-/** It stands furthest down and comes last. */
-const AlsoReads = defineAsyncComponent(() => import('./AlsoReads.vue'));
+/** It stands furthest down and is not waited for, but asked for at once: it is there when there is something to read. */
+const alsoReads = import('./AlsoReads.vue');
+const AlsoReads = defineAsyncComponent(() => alsoReads);
 
 const props = defineProps<{
   /** The entry worked out; undefined while nothing is typed. */
@@ -82,19 +83,21 @@ const exact = computed(() =>
 const leftOver = computed(() => props.whole && readQuantity(props.whole.left, props.style));
 
 /** What stands around the reading follows it by a frame, so that the reading itself waits for nothing. */
-const late = afterPaint(() =>
-  quantity.value && reading.value && text.value !== undefined
-    ? {
-        quantity: quantity.value,
-        reading: reading.value,
-        text: text.value,
-        style: props.style,
-        isLength: isLength.value,
-        cost: cost.value,
-        exactForm: reading.value.rounding === 'exact' ? undefined : exactForm.value,
-        exact: exact.value,
-      }
-    : undefined,
+const late = afterPaint(
+  () =>
+    quantity.value && reading.value && text.value !== undefined
+      ? {
+          quantity: quantity.value,
+          reading: reading.value,
+          text: text.value,
+          style: props.style,
+          isLength: isLength.value,
+          cost: cost.value,
+          exactForm: reading.value.rounding === 'exact' ? undefined : exactForm.value,
+          exact: exact.value,
+        }
+      : undefined,
+  { comesAtOnce: true },
 );
 const beside = afterPaint(() => ({
   readBack: readBack.value,
