@@ -3,15 +3,19 @@ import { onBeforeUnmount, shallowRef, watch, type Ref } from 'vue';
 /**
  * A value a moment late: it follows when the frame that shows what is wanted first has been painted. Values that come
  * faster than frames are passed over. What is drawn from it never holds up a key.
- * @param comesAtOnce a value where there was none is not late: what makes room for itself on the screen does so in the
- *   frame that shows the rest, and nothing moves under a thumb
+ * @param firstAtOnce the first value where there was none is not late: what makes room for itself on the screen does so
+ *   in the frame that shows the rest, and nothing moves under a thumb
  */
-export function afterPaint<T>(now: () => T, { comesAtOnce = false } = {}): Readonly<Ref<T>> {
+export function afterPaint<T>(now: () => T, { firstAtOnce = false } = {}): Readonly<Ref<T>> {
   const late = shallowRef(now()) as Ref<T>;
+  let waitsForFirst = firstAtOnce && late.value === undefined;
   let frame: number | undefined;
   let timer: ReturnType<typeof setTimeout> | undefined;
   watch(now, (value) => {
-    if (comesAtOnce && late.value === undefined) late.value = value;
+    if (waitsForFirst && value !== undefined) {
+      waitsForFirst = false;
+      late.value = value;
+    }
     if (frame !== undefined) return;
     frame = requestAnimationFrame(() => {
       // Behind the frame, not in it.

@@ -83,7 +83,7 @@ const exact = computed(() =>
 const leftOver = computed(() => props.whole && readQuantity(props.whole.left, props.style));
 
 /** What stands around the reading follows it by a frame, so that the reading itself waits for nothing. */
-const late = afterPaint(
+const around = afterPaint(
   () =>
     quantity.value && reading.value && text.value !== undefined
       ? {
@@ -97,8 +97,11 @@ const late = afterPaint(
           exact: exact.value,
         }
       : undefined,
-  { comesAtOnce: true },
+  { firstAtOnce: true },
 );
+type Around = NonNullable<typeof around.value>;
+/** While an entry is unfinished it stands out of sight in its room: nothing moves, and nothing has to be made anew. */
+const late = computed<Around | undefined>((before) => around.value ?? (shown.value === undefined ? undefined : before));
 const beside = afterPaint(() => ({
   readBack: readBack.value,
   problem: props.reckoned === undefined ? problem.value : undefined,
@@ -128,7 +131,11 @@ const lead = (length: LengthStyle) => emit('change', { length });
 </script>
 
 <template>
-  <section class="reading" :class="{ crowded: $slots['default'] !== undefined }" aria-label="Reading">
+  <section
+    class="reading"
+    :class="{ crowded: $slots['default'] !== undefined, unread: around === undefined }"
+    aria-label="Reading"
+  >
     <div class="top">
       <p class="read-back" data-test="read-back"><SizeText :text="beside.readBack" /></p>
       <button v-if="late" type="button" class="copy" data-test="copy" @pointerdown.prevent @click="copy('shown')">
@@ -219,6 +226,9 @@ const lead = (length: LengthStyle) => emit('change', { length });
 }
 .reading > * {
   flex: none;
+}
+.unread :is(.copy, .choices, .tape, .also) {
+  visibility: hidden;
 }
 .read-back {
   flex: 1;
