@@ -1,6 +1,22 @@
 /** Typing into the entry's editor where there is no browser: tests write to the editor itself. */
 import { EditorView } from '@codemirror/view';
 
+// This stand-in for a browser tells of a new selection in the middle of an update, which none does.
+let isLate = false;
+document.addEventListener(
+  'selectionchange',
+  (event) => {
+    if (isLate) return;
+    event.stopImmediatePropagation();
+    queueMicrotask(() => {
+      isLate = true;
+      document.dispatchEvent(new Event('selectionchange'));
+      isLate = false;
+    });
+  },
+  { capture: true },
+);
+
 export function editorIn(root: Element): EditorView {
   return EditorView.findFromDOM(root.querySelector('.cm-editor') as HTMLElement) as EditorView;
 }
@@ -8,8 +24,6 @@ export function editorIn(root: Element): EditorView {
 /** Puts a text in place of what stands there, as if it had been typed. */
 export function typeInto(root: Element, text: string): void {
   const editor = editorIn(root);
-  // This stand-in for a browser tells of a new selection in the middle of an update, which none does.
-  editor.contentDOM.blur();
   editor.dispatch({
     changes: { from: 0, to: editor.state.doc.length, insert: text },
     selection: { anchor: text.length },

@@ -9,8 +9,9 @@ beforeEach(() => {
   frames = [];
   vi.useFakeTimers();
   vi.stubGlobal('requestAnimationFrame', (draw: () => void) => frames.push(draw));
-  vi.stubGlobal('cancelAnimationFrame', (handle: number) => (frames[handle - 1] = () => undefined));
   return () => {
+    drawFrame();
+    vi.runAllTimers();
     vi.unstubAllGlobals();
     vi.useRealTimers();
   };

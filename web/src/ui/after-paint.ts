@@ -1,4 +1,5 @@
 import { onBeforeUnmount, shallowRef, watch, type Ref } from 'vue';
+import { behindPaint } from './behind-paint.ts';
 
 /**
  * A value a moment late: it follows when the frame that shows what is wanted first has been painted. Values that come
@@ -9,25 +10,17 @@ import { onBeforeUnmount, shallowRef, watch, type Ref } from 'vue';
 export function afterPaint<T>(now: () => T, { firstAtOnce = false } = {}): Readonly<Ref<T>> {
   const late = shallowRef(now()) as Ref<T>;
   let waitsForFirst = firstAtOnce && late.value === undefined;
-  let frame: number | undefined;
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  let isGone = false;
+  const follow = (): void => {
+    if (!isGone) late.value = now();
+  };
   watch(now, (value) => {
     if (waitsForFirst && value !== undefined) {
       waitsForFirst = false;
       late.value = value;
     }
-    if (frame !== undefined) return;
-    frame = requestAnimationFrame(() => {
-      // Behind the frame, not in it.
-      timer = setTimeout(() => {
-        frame = undefined;
-        late.value = now();
-      });
-    });
+    behindPaint(follow);
   });
-  onBeforeUnmount(() => {
-    if (frame !== undefined) cancelAnimationFrame(frame);
-    clearTimeout(timer);
-  });
+  onBeforeUnmount(() => (isGone = true));
   return late;
 }

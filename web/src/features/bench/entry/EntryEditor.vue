@@ -4,7 +4,7 @@ import { Compartment, EditorState, Prec, Transaction } from '@codemirror/state';
 import { EditorView, keymap, placeholder } from '@codemirror/view';
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { Span } from '@sprell/core';
-import { afterPaint } from '../../../ui/after-paint.ts';
+import { behindPaint } from '../../../ui/behind-paint.ts';
 import { sizeNode } from '../../../ui/size-pieces.ts';
 import { backspace, figureAt, operator, type EntryText, type Operator } from './edits.ts';
 import { entryMarking, setFindings } from './entry-marking.ts';
@@ -186,7 +186,7 @@ onMounted(() => {
       ],
     }),
   });
-  view.dispatch({ effects: setFindings.of({ wrong: props.wrong, ghost: props.ghost }) });
+  mark();
   if (props.isBenchs || hand.active === undefined) hand.take(handle, props.isBenchs);
   void import('./editor-extras.ts').then((loaded) => {
     undoTyping = loaded.undoTyping;
@@ -196,6 +196,7 @@ onMounted(() => {
 onBeforeUnmount(() => {
   hand.drop(handle);
   view?.destroy();
+  view = undefined;
 });
 
 watch(model, (text) => {
@@ -205,16 +206,11 @@ watch(
   () => [props.describedBy, props.ownKeys, props.label],
   () => view?.dispatch({ effects: attributes.reconfigure(contentAttributes()) }),
 );
-// Behind the frame that shows the reading: drawing them puts the cursor anew, for which the page is laid out once more.
-// Compared by what they say: an entry with nothing to be said of it is not drawn twice.
-const findings = afterPaint(() =>
-  props.wrong === undefined && props.ghost === ''
-    ? ''
-    : [props.wrong?.start, props.wrong?.end, props.ghost, model.value].join(),
-);
-watch(findings, () => view?.dispatch({ effects: setFindings.of({ wrong: props.wrong, ghost: props.ghost }) }), {
-  flush: 'post',
-});
+/** Behind the frame that shows the reading: to mark the parts anew puts the cursor anew, and the page is laid out once more. */
+function mark(): void {
+  view?.dispatch({ effects: setFindings.of({ wrong: props.wrong, ghost: props.ghost }) });
+}
+watch([model, () => props.wrong?.start, () => props.wrong?.end, () => props.ghost], () => behindPaint(mark));
 
 defineExpose({ focus: () => view?.focus(), take: () => hand.take(handle, props.isBenchs) });
 </script>

@@ -13,16 +13,6 @@ export interface EntryFindings {
 
 export const setFindings = StateEffect.define<EntryFindings>();
 
-const findings = StateField.define<EntryFindings>({
-  create: () => ({ wrong: undefined, ghost: '' }),
-  update: (value, transaction) => {
-    const found = transaction.effects.find((effect) => effect.is(setFindings));
-    if (found) return found.value as EntryFindings;
-    // Until the reader has seen the new text, what it said of the old one is nowhere.
-    return transaction.docChanged ? { wrong: undefined, ghost: '' } : value;
-  },
-});
-
 class GhostWidget extends WidgetType {
   readonly #text: string;
 
@@ -44,7 +34,8 @@ class GhostWidget extends WidgetType {
   }
 }
 
-const markOf = (name: string) => Decoration.mark({ class: name });
+/** What is typed at the end of a part belongs to it until it is marked anew: so the page need not be told of it. */
+const markOf = (name: string) => Decoration.mark({ class: name, inclusiveEnd: true });
 const ROLE_MARKS = new Map(
   ['label', 'fraction', 'prime', 'unit', 'function', 'name', 'word', 'line', 'operator'].map((role) => [
     role,
@@ -67,8 +58,7 @@ function decorate(state: EditorState): DecorationSet {
   return builder.finish();
 }
 
-function decorateFindings(state: EditorState): DecorationSet {
-  const { wrong, ghost } = state.field(findings);
+function decorateFindings(state: EditorState, { wrong, ghost }: EntryFindings): DecorationSet {
   const { length } = state.doc;
   const ranges = [];
   if (wrong && wrong.start < wrong.end && wrong.end <= length) ranges.push(WRONG.range(wrong.start, wrong.end));
@@ -76,8 +66,26 @@ function decorateFindings(state: EditorState): DecorationSet {
   return Decoration.set(ranges, true);
 }
 
-export const entryMarking = [
-  findings,
-  EditorView.decorations.compute(['doc', 'selection'], decorate),
-  EditorView.decorations.compute(['doc', findings], decorateFindings),
-];
+interface Marking {
+  readonly roles: DecorationSet;
+  readonly found: DecorationSet;
+}
+
+/**
+ * The marks of an entry. Where its text changes they move along with it, and are made anew when what the reader has to
+ * say of it comes, behind the frame that shows the letter and its reading: another mark has the line made anew on the
+ * page, and the cursor put in it once more.
+ */
+export const entryMarking = StateField.define<Marking>({
+  create: (state) => ({ roles: decorate(state), found: Decoration.none }),
+  update({ roles, found }, { state, changes, docChanged, selection, effects }) {
+    const findings = effects.find((effect) => effect.is(setFindings));
+    if (findings) return { roles: decorate(state), found: decorateFindings(state, findings.value as EntryFindings) };
+    if (docChanged) return { roles: roles.map(changes), found: found.map(changes) };
+    return { roles: selection ? decorate(state) : roles, found };
+  },
+  provide: (field) => [
+    EditorView.decorations.from(field, ({ roles }) => roles),
+    EditorView.decorations.from(field, ({ found }) => found),
+  ],
+});
