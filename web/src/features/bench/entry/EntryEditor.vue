@@ -2,13 +2,15 @@
 /** The one line being written: an editor that sets fractions as fractions and says as little as it can. */
 import { Compartment, EditorState, Prec, Transaction } from '@codemirror/state';
 import { EditorView, keymap, placeholder } from '@codemirror/view';
-import { onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { useResizeObserver } from '@vueuse/core';
+import { onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import type { Span } from '@sprell/core';
 import { behindPaint } from '../../../ui/behind-paint.ts';
 import { sizeNode } from '../../../ui/size-pieces.ts';
 import { backspace, figureAt, operator, type EntryText, type Operator } from './edits.ts';
 import { entryMarking, setFindings } from './entry-marking.ts';
 import { useHand, type EntryHandle } from './hand.ts';
+import { LateEditor } from './LateEditor.ts';
 import type { NamedMark } from './suggestions.ts';
 
 const props = defineProps<{
@@ -31,6 +33,7 @@ const emit = defineEmits<{ land: []; cancel: []; recall: [by: -1 | 1] }>();
 const model = defineModel<string>({ required: true });
 
 const host = ref<HTMLElement>();
+const written = shallowRef<HTMLElement>();
 const hand = useHand();
 const attributes = new Compartment();
 const extras = new Compartment();
@@ -160,7 +163,7 @@ const firstOperator = EditorView.inputHandler.of((editor, _from, _to, text) => {
 });
 
 onMounted(() => {
-  view = new EditorView({
+  view = new LateEditor({
     parent: host.value as HTMLElement,
     state: EditorState.create({
       doc: model.value,
@@ -186,6 +189,7 @@ onMounted(() => {
       ],
     }),
   });
+  written.value = view.dom;
   mark();
   if (props.isBenchs || hand.active === undefined) hand.take(handle, props.isBenchs);
   void import('./editor-extras.ts').then((loaded) => {
@@ -206,6 +210,13 @@ watch(
   () => [props.describedBy, props.ownKeys, props.label],
   () => view?.dispatch({ effects: attributes.reconfigure(contentAttributes()) }),
 );
+
+// The editor lies in a room of its own, so that a letter lays out the line and not the bench. Where the line is broken
+// into two, the room is made to fit before that is painted.
+useResizeObserver(written, ([entry]) => {
+  if (entry && host.value) host.value.style.height = `${entry.borderBoxSize[0]?.blockSize}px`;
+});
+
 /** Behind the frame that shows the reading: to mark the parts anew puts the cursor anew, and the page is laid out once more. */
 function mark(): void {
   view?.dispatch({ effects: setFindings.of({ wrong: props.wrong, ghost: props.ghost }) });
@@ -216,13 +227,17 @@ defineExpose({ focus: () => view?.focus(), take: () => hand.take(handle, props.i
 </script>
 
 <template>
-  <div ref="host" class="editor"></div>
+  <div class="editor"><div ref="host" class="room"></div></div>
 </template>
 
 <style>
 .editor {
   flex: 1;
   min-width: 0;
+}
+.room {
+  min-height: var(--touch);
+  contain: size layout style;
 }
 .cm-editor {
   min-height: var(--touch);
@@ -293,41 +308,41 @@ defineExpose({ focus: () => view?.focus(), take: () => hand.take(handle, props.i
   color: var(--faint);
 }
 /* The editor's own style sheet comes later and is as precise; these are more so. */
-.cm-editor .cm-tooltip.cm-tooltip-autocomplete {
+body .cm-tooltip.cm-tooltip-autocomplete {
   border: 1px solid var(--ink);
   border-radius: 3px;
   background: var(--board);
   color: var(--ink);
 }
-.cm-editor .cm-tooltip.cm-tooltip-autocomplete > ul {
+body .cm-tooltip.cm-tooltip-autocomplete > ul {
   max-height: 12em;
   font-family: var(--words);
   font-size: calc(16px * var(--text-size));
 }
-.cm-editor .cm-tooltip.cm-tooltip-autocomplete > ul > li {
+body .cm-tooltip.cm-tooltip-autocomplete > ul > li {
   display: flex;
   align-items: baseline;
   gap: 12px;
   padding: 9px 12px;
 }
-.cm-editor .cm-tooltip-autocomplete ul li[aria-selected] {
+body .cm-tooltip-autocomplete ul li[aria-selected] {
   background: var(--chalk);
   color: var(--on-chalk);
 }
-.cm-editor .cm-completionMatchedText {
+body .cm-completionMatchedText {
   text-decoration: none;
   font-weight: 600;
 }
-.cm-editor .cm-completionDetail {
+body .cm-completionDetail {
   margin-left: auto;
   font-family: var(--figures);
   font-style: normal;
   color: var(--ink-soft);
 }
-.cm-editor li[aria-selected] .cm-completionDetail {
+body li[aria-selected] .cm-completionDetail {
   color: inherit;
 }
-.cm-editor .cm-tooltip.cm-completionInfo {
+body .cm-tooltip.cm-completionInfo {
   padding: 9px 12px;
   border: 1px solid var(--groove);
   background: var(--board);

@@ -8,7 +8,7 @@ import {
 } from '@codemirror/autocomplete';
 import { history, historyKeymap, standardKeymap, undo } from '@codemirror/commands';
 import { Prec, type Extension } from '@codemirror/state';
-import { keymap, type Command } from '@codemirror/view';
+import { keymap, tooltips, type Command } from '@codemirror/view';
 import { sizeNode } from '../../../ui/size-pieces.ts';
 import { suggest, type NamedMark, type Suggestion } from './suggestions.ts';
 
@@ -44,6 +44,8 @@ export function editorExtras(marks: () => readonly NamedMark[]): Extension {
     // In an empty entry there is nothing to take back: there the bench takes back what was done to the slate.
     Prec.high(keymap.of([{ key: 'Mod-z', run: (editor) => editor.state.doc.length > 0 && undo(editor) }])),
     history(),
+    // Out of the room of the editor, and over all that stands around it.
+    tooltips({ parent: document.body }),
     autocompletion({
       override: [suggest(marks)],
       defaultKeymap: false,

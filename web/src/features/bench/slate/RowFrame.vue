@@ -1,7 +1,5 @@
 <script setup lang="ts">
 /** What every row of the slate has: a grip in front, dots behind, what can be done with it beneath. */
-import { Ellipsis, GripVertical } from 'lucide-vue-next';
-
 const props = defineProps<{
   /** What the row is called for somebody who does not see it. */
   name: string;
@@ -25,9 +23,7 @@ function byKey(event: KeyboardEvent): void {
   <div class="row" @keydown="byKey">
     <div v-if="editing" class="anew"><slot name="anew" /></div>
     <template v-else>
-      <slot name="front"
-        ><span class="grip" aria-hidden="true"><GripVertical :size="16" /></span
-      ></slot>
+      <slot name="front"><span class="grip" aria-hidden="true"></span></slot>
       <slot />
       <button
         type="button"
@@ -37,9 +33,7 @@ function byKey(event: KeyboardEvent): void {
         data-test="dots"
         @pointerdown.prevent
         @click="emit('toggle')"
-      >
-        <Ellipsis :size="20" aria-hidden="true" />
-      </button>
+      ></button>
     </template>
     <div v-if="open && !editing" class="rest"><slot name="rest" /></div>
   </div>
@@ -65,9 +59,24 @@ function byKey(event: KeyboardEvent): void {
   gap: 6px;
   padding: 4px 8px 10px 28px;
 }
-.grip {
+/* Dots in a pattern, for there are two in every line: an icon is put together by itself with every key (decision 15). */
+.grip,
+.dots {
   display: grid;
   place-items: center;
+}
+.grip::before,
+.dots::before {
+  content: '';
+  width: 12px;
+  height: 18px;
+  background: radial-gradient(circle, currentColor 1.3px, transparent 1.8px) 0 0 / 6px 6px;
+}
+.dots::before {
+  width: 18px;
+  height: 6px;
+}
+.grip {
   width: 24px;
   color: var(--faint);
   cursor: grab;
