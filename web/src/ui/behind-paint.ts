@@ -6,8 +6,14 @@ const due = new Set<() => void>();
  * has one frame and one timer between them, since asking for each has its price in the frame that is to be quick.
  */
 export function behindPaint(act: () => void): void {
-  if (due.size === 0) requestAnimationFrame(() => setTimeout(doDue));
+  if (due.size === 0) requestAnimationFrame(whenIdle);
   due.add(act);
+}
+
+/** A key that came meanwhile, and its frame, go first. */
+function whenIdle(): void {
+  if ('scheduler' in globalThis) void scheduler.postTask(doDue, { priority: 'background' });
+  else setTimeout(doDue);
 }
 
 function doDue(): void {

@@ -53,7 +53,7 @@ const emit = defineEmits<{
 const { comfort } = useComfort();
 const shown = computed(() => props.reckoned ?? props.resting);
 const quantity = computed(() => (shown.value?.outcome?.kind === 'quantity' ? shown.value.outcome.quantity : undefined));
-const isLength = computed(() => quantity.value !== undefined && kindOf(quantity.value.dimension) === 'length');
+const kind = computed(() => quantity.value && kindOf(quantity.value.dimension));
 /** The label stands on the slate; here it would only push the figures aside. */
 const readBack = computed(() => {
   const text = shown.value?.readBack ?? '';
@@ -91,7 +91,9 @@ const around = afterPaint(
           reading: reading.value,
           text: text.value,
           style: props.style,
-          isLength: isLength.value,
+          isLength: kind.value === 'length',
+          // Figures whose unit is still to come, as most entries begin.
+          isBareNumber: kind.value === 'number' && props.reckoned !== undefined,
           cost: cost.value,
           exactForm: reading.value.rounding === 'exact' ? undefined : exactForm.value,
           exact: exact.value,
@@ -102,6 +104,8 @@ const around = afterPaint(
 type Around = NonNullable<typeof around.value>;
 /** While an entry is unfinished it stands out of sight in its room: nothing moves, and nothing has to be made anew. */
 const late = computed<Around | undefined>((before) => around.value ?? (shown.value === undefined ? undefined : before));
+/** What has a tape and other units; a bare number has neither, and what was there waits out of sight for its unit. */
+const measured = computed<Around | undefined>((before) => (late.value?.isBareNumber === true ? before : late.value));
 const beside = afterPaint(() => ({
   readBack: readBack.value,
   problem: props.reckoned === undefined ? problem.value : undefined,
@@ -133,7 +137,7 @@ const lead = (length: LengthStyle) => emit('change', { length });
 <template>
   <section
     class="reading"
-    :class="{ crowded: $slots['default'] !== undefined, unread: around === undefined }"
+    :class="{ crowded: $slots['default'] !== undefined, unread: around === undefined, bare: late?.isBareNumber }"
     aria-label="Reading"
   >
     <div class="top">
@@ -155,7 +159,7 @@ const lead = (length: LengthStyle) => emit('change', { length });
       class="choices"
       :style="late.style"
       :change
-      :is-length="late.isLength"
+      :is-length="measured?.isLength === true"
       :line="reckoned ? undefined : line"
       @change="(change) => emit('change', change)"
       @widen="(to) => emit('widen', to)"
@@ -189,18 +193,18 @@ const lead = (length: LengthStyle) => emit('change', { length });
       >
     </p>
     <TapePicture
-      v-if="late && late.isLength && comfort.showTape"
+      v-if="measured && measured.isLength && comfort.showTape"
       class="tape"
-      :quantity="late.quantity"
-      :reading="late.reading"
-      :style="late.style"
+      :quantity="measured.quantity"
+      :reading="measured.reading"
+      :style="measured.style"
     />
     <AlsoReads
-      v-if="late && comfort.showAlsoReads"
+      v-if="measured && comfort.showAlsoReads"
       class="also"
-      :quantity="late.quantity"
-      :main="late.text"
-      :style="late.style"
+      :quantity="measured.quantity"
+      :main="measured.text"
+      :style="measured.style"
       @lead="lead"
       @read-as="(words) => emit('readAs', words)"
     />
@@ -227,7 +231,9 @@ const lead = (length: LengthStyle) => emit('change', { length });
 .reading > * {
   flex: none;
 }
-.unread :is(.copy, .choices, .tape, .also) {
+.unread :is(.copy, .choices, .tape, .also),
+.bare :is(.tape, .also),
+.bare :deep(.chip) {
   visibility: hidden;
 }
 .read-back {
