@@ -37,8 +37,3 @@ export function pressIn(root: Element, key: string): void {
     new KeyboardEvent('keydown', { key, keyCode, bubbles: true, cancelable: true } as KeyboardEventInit),
   );
 }
-
-/** Once what follows a key by a frame has been drawn, see ui/after-paint.ts. */
-export function behindFrame(): Promise<void> {
-  return new Promise((resolve) => requestAnimationFrame(() => setTimeout(() => setTimeout(resolve))));
-}

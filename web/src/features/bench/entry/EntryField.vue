@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The entry with what is wrong with it, and the fixes, beneath. Enter lands it. Nothing typed is ever lost. */
+import { refDebounced } from '@vueuse/core';
 import { computed, ref, useId, watch } from 'vue';
 import { X } from 'lucide-vue-next';
 import { describeIssue, type Alternative, type Fix, type Issue, type Reckoned } from '@sprell/core';
@@ -36,15 +37,23 @@ function isUnderWay({ code, start, end }: Issue): boolean {
   if (code === 'entry.unfinished') return true;
   return code === 'name.unknown' && end === model.value.length && isBegun(model.value.slice(start, end), props.marks);
 }
-// What stands beneath the entry moves what stands around it: it comes behind the frame that shows the reading.
-const issue = afterPaint(() => found.value);
+/**
+ * Milliseconds without a key after which there is something to say of an entry. Nearly every size is wrong until its
+ * unit is there, and what is said beneath the entry moves what stands around it.
+ */
+const RESTS = 600;
+const restedOn = refDebounced(model, RESTS);
+const isHeard = computed(() => insisted.value || restedOn.value === model.value);
+
+// Behind the frame that shows the reading.
+const issue = afterPaint(() => (isHeard.value ? found.value : undefined));
 const fixes = computed<readonly Fix[]>(() => issue.value?.fixes ?? []);
 const NONE: readonly Alternative[] = [];
 const alternatives = afterPaint(() =>
-  found.value === undefined ? (props.reckoned?.parsed.alternatives ?? NONE) : NONE,
+  isHeard.value && found.value === undefined ? (props.reckoned?.parsed.alternatives ?? NONE) : NONE,
 );
 const ghost = computed(() => props.reckoned?.parsed.ghost ?? '');
-const wrong = computed(() => found.value && { start: found.value.start, end: found.value.end });
+const wrong = computed(() => issue.value && { start: issue.value.start, end: issue.value.end });
 
 function enter(): void {
   if (props.reckoned?.issue) insisted.value = true;

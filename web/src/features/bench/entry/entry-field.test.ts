@@ -3,12 +3,17 @@ import { reckon } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick, ref } from 'vue';
-import { behindFrame, editorIn, pressIn, typeInto } from '../../../testing/editing.ts';
+import { editorIn, pressIn, typeInto } from '../../../testing/editing.ts';
 import { fraction, insert } from './edits.ts';
 import EntryField from './EntryField.vue';
 import { useHand } from './hand.ts';
 
 const reckoned = (entry: string) => (entry.trim() === '' ? undefined : reckon(entry));
+
+/** Until what comes behind a frame is there, and what follows from it. */
+const frame = () => vi.advanceTimersByTimeAsync(100);
+/** Until typing is taken to rest. */
+const rest = () => vi.advanceTimersByTimeAsync(1000);
 
 /** The field as the bench holds it: what is typed comes back worked out. */
 function anEntry(first = '', more: object = {}) {
@@ -31,19 +36,22 @@ function anEntry(first = '', more: object = {}) {
   });
   const type = async (typed: string) => {
     typeInto(field.element, typed);
-    await nextTick();
-    await behindFrame();
+    await rest();
   };
   const press = async (key: string) => {
     pressIn(field.element, key);
-    await nextTick();
-    await behindFrame();
+    await frame();
   };
   return { field, text, type, press, content: () => field.get('[data-test=entry]') };
 }
 
-beforeEach(() => setActivePinia(createPinia()));
-afterEach(() => {
+beforeEach(() => {
+  setActivePinia(createPinia());
+  vi.useFakeTimers();
+});
+afterEach(async () => {
+  await rest();
+  vi.useRealTimers();
   document.body.innerHTML = '';
 });
 
@@ -65,21 +73,37 @@ describe('the entry', () => {
     expect(field.get('[role=alert]').text()).toContain('give the plain number a unit');
     expect(content().attributes('aria-invalid')).toBe('true');
     expect(document.getElementById(content().attributes('aria-describedby') ?? '')).not.toBeNull();
-    // Drawn behind the frame that shows the reading.
-    await vi.waitFor(() => expect(field.find('.entry-wrong').exists()).toBe(true));
+    expect(field.find('.entry-wrong').exists()).toBe(true);
     const fixes = field.findAll('.fixes button');
     expect(fixes.map((fix) => fix.text())).toEqual(['3″', '3′', '3 mm']);
     await fixes[1]?.trigger('click');
     expect(text.value).toBe(`5' + 3'`);
-    await behindFrame();
+    await frame();
     expect(field.find('[role=alert]').exists()).toBe(false);
+  });
+
+  it('holds back what it has to say while letters come one after the other, and takes it back with the next one', async () => {
+    const { field } = anEntry();
+    for (const typed of [`5' +`, `5' + 3`, `5' + 31`]) {
+      typeInto(field.element, typed);
+      await vi.advanceTimersByTimeAsync(300);
+      expect(field.find('[role=alert]').exists()).toBe(false);
+    }
+    await rest();
+    expect(field.get('[role=alert]').text()).toContain('31');
+    typeInto(field.element, `5' + 312`);
+    await frame();
+    expect(field.find('[role=alert]').exists()).toBe(false);
+    expect(field.find('.entry-wrong').exists()).toBe(false);
+    await rest();
+    expect(field.get('[role=alert]').text()).toContain('312');
   });
 
   it('does not complain of an entry that is not finished until Enter insists, and then only until more is typed', async () => {
     const { field, type, press } = anEntry();
     await type(`(5' + `);
     expect(field.find('[role=alert]').exists()).toBe(false);
-    await vi.waitFor(() => expect(field.get('.entry-ghost').text()).toContain(')'));
+    expect(field.get('.entry-ghost').text()).toContain(')');
     await press('Enter');
     expect(field.get('[role=alert]').text()).toContain('stops short');
     await type(`(5' + 3`);
