@@ -123,7 +123,7 @@ function afterLanding(): void {
   announceLanding();
   const stays = insertBefore.value !== undefined;
   begin();
-  change.value = {};
+  reckoning.dropChange();
   insertBefore.value = undefined;
   if (!stays) void slate.value?.showFoot();
 }
@@ -163,7 +163,7 @@ function changeReading(wanted: ReadingChange): void {
 
 function clearEntry(): void {
   clear();
-  change.value = {};
+  reckoning.dropChange();
 }
 
 const hintsThere = useHintsThere(reckoning, amount);
@@ -196,7 +196,7 @@ const byKey = benchKeys({
 
 async function chooseJob(jobId: string): Promise<void> {
   slate.value?.leave();
-  change.value = {};
+  reckoning.dropChange();
   await store.open(jobId);
   await slate.value?.showFoot();
 }
@@ -321,7 +321,7 @@ onMounted(async () => {
         @read-as="readAs"
         @change="changeReading"
         @widen="reckoning.widen"
-        @drop="change = {}"
+        @drop="reckoning.dropChange"
       >
         <template v-if="store.scaleInHand" #default>
           <ScaleStrip

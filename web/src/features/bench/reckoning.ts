@@ -12,8 +12,12 @@ export function useReckoning(entry: Ref<string>) {
   const change = ref<ReadingChange>({});
   watch(entry, (_, before) => {
     // How the last line was looked at is not how the next one is to read.
-    if (before === '') change.value = {};
+    if (before === '') dropChange();
   });
+  /** Nothing follows where there was no change: every line of the slate is written in this style. */
+  function dropChange(): void {
+    if (Object.keys(change.value).length > 0) change.value = {};
+  }
   const style = computed(() => changedStyle(store.style, change.value));
   const metric = computed(() => isMetric(store.style.length));
 
@@ -33,7 +37,7 @@ export function useReckoning(entry: Ref<string>) {
   /** The line of the slate that is being written anew, worked out. */
   const redrafted = shallowRef<Reckoned>();
   watch(redrafted, (now, before) => {
-    if ((now === undefined) !== (before === undefined)) change.value = {};
+    if ((now === undefined) !== (before === undefined)) dropChange();
   });
   const inHand = computed(() => redrafted.value ?? reckoned.value);
   const resting = computed(() => {
@@ -70,7 +74,7 @@ export function useReckoning(entry: Ref<string>) {
     if (to === 'line' && last) store.edit(last.line.id, withReading(last.entry, change.value, store.style));
     else if (to === 'job') store.setReading(change.value);
     else store.setReadingForGood(change.value);
-    change.value = {};
+    dropChange();
   }
 
   return {
@@ -89,6 +93,7 @@ export function useReckoning(entry: Ref<string>) {
     used,
     again,
     withChange,
+    dropChange,
     widen,
   };
 }
