@@ -68,6 +68,7 @@ describe('a carpenter at the bench', () => {
     await bench.page.waitForFunction(() => document.querySelector('.entry-ghost')?.textContent === ')');
     await bench.clear();
     await bench.type(`5' + 3`);
+    await bench.page.waitForSelector('.message');
     expect(await bench.text('.message p')).toContain('unit');
     await bench.page.click('.fixes button');
     expect(await bench.reading()).toBe('5′ 3″');

@@ -142,6 +142,14 @@ describe('what comes and goes on a phone', () => {
     await bench.page.waitForSelector('.taken');
     expect(await isSeen(bench, '[data-test=slate-tools]')).toBe(true);
     await bench.clear();
+    // What is said beneath the entry later pushes it up, and the suggestions go along.
+    await bench.type(`9'-7 + hy`);
+    await bench.page.waitForSelector('.taken');
+    const top = (selector: string) => bench.page.$eval(selector, (part) => part.getBoundingClientRect().bottom);
+    await expect
+      .poll(async () => Math.abs((await top('.cm-tooltip-autocomplete')) - (await top('.hand .cm-line'))))
+      .toBeLessThan(60);
+    await bench.clear();
     expect(bench.errors).toEqual([]);
   });
 });

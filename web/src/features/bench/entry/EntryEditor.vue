@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The one line being written: an editor that sets fractions as fractions and says as little as it can. */
 import { Compartment, EditorState, Prec, Transaction } from '@codemirror/state';
-import { EditorView, keymap, placeholder } from '@codemirror/view';
+import { EditorView, keymap, placeholder, repositionTooltips } from '@codemirror/view';
 import { useResizeObserver } from '@vueuse/core';
 import { onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import type { Span } from '@sprell/core';
@@ -223,7 +223,12 @@ function mark(): void {
 }
 watch([model, () => props.wrong?.start, () => props.wrong?.end, () => props.ghost], () => behindPaint(mark));
 
-defineExpose({ focus: () => view?.focus(), take: () => hand.take(handle, props.isBenchs) });
+defineExpose({
+  focus: () => view?.focus(),
+  take: () => hand.take(handle, props.isBenchs),
+  /** It stands elsewhere on the page, and what hangs on it goes along. */
+  moved: () => view && repositionTooltips(view),
+});
 </script>
 
 <template>
@@ -308,41 +313,41 @@ defineExpose({ focus: () => view?.focus(), take: () => hand.take(handle, props.i
   color: var(--faint);
 }
 /* The editor's own style sheet comes later and is as precise; these are more so. */
-body .cm-tooltip.cm-tooltip-autocomplete {
+:root:root .cm-tooltip.cm-tooltip-autocomplete {
   border: 1px solid var(--ink);
   border-radius: 3px;
   background: var(--board);
   color: var(--ink);
 }
-body .cm-tooltip.cm-tooltip-autocomplete > ul {
+:root:root .cm-tooltip.cm-tooltip-autocomplete > ul {
   max-height: 12em;
   font-family: var(--words);
   font-size: calc(16px * var(--text-size));
 }
-body .cm-tooltip.cm-tooltip-autocomplete > ul > li {
+:root:root .cm-tooltip.cm-tooltip-autocomplete > ul > li {
   display: flex;
   align-items: baseline;
   gap: 12px;
   padding: 9px 12px;
 }
-body .cm-tooltip-autocomplete ul li[aria-selected] {
+:root:root .cm-tooltip-autocomplete ul li[aria-selected] {
   background: var(--chalk);
   color: var(--on-chalk);
 }
-body .cm-completionMatchedText {
+:root:root .cm-completionMatchedText {
   text-decoration: none;
   font-weight: 600;
 }
-body .cm-completionDetail {
+:root:root .cm-completionDetail {
   margin-left: auto;
   font-family: var(--figures);
   font-style: normal;
   color: var(--ink-soft);
 }
-body li[aria-selected] .cm-completionDetail {
+:root:root li[aria-selected] .cm-completionDetail {
   color: inherit;
 }
-body .cm-tooltip.cm-completionInfo {
+:root:root .cm-tooltip.cm-completionInfo {
   padding: 9px 12px;
   border: 1px solid var(--groove);
   background: var(--board);

@@ -52,6 +52,8 @@ const NONE: readonly Alternative[] = [];
 const alternatives = afterPaint(() =>
   isHeard.value && found.value === undefined ? (props.reckoned?.parsed.alternatives ?? NONE) : NONE,
 );
+// What comes beneath the entry pushes it up.
+watch([issue, alternatives], () => editor.value?.moved(), { flush: 'post' });
 const ghost = computed(() => props.reckoned?.parsed.ghost ?? '');
 const wrong = computed(() => issue.value && { start: issue.value.start, end: issue.value.end });
 

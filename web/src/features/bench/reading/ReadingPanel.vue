@@ -231,6 +231,10 @@ const lead = (length: LengthStyle) => emit('change', { length });
 .reading > * {
   flex: none;
 }
+/* There is nothing to scroll to. */
+.reading.unread {
+  overflow: hidden;
+}
 .unread :is(.copy, .choices, .tape, .also),
 .bare :is(.tape, .also),
 .bare :deep(.chip) {
