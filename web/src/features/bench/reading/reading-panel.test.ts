@@ -167,4 +167,51 @@ describe('how a reading is changed where it stands', () => {
   it('has no marks to choose for what is no length', async () => {
     expect((await aReading('3 kg')).find('[data-test=finest]').exists()).toBe(false);
   });
+
+  describe('while an entry is written letter by letter', () => {
+    beforeEach(() => Object.assign(useComfort().comfort, { showTape: true, showAlsoReads: true }));
+    /** The next letters, once what follows them by a frame is there. */
+    async function write(panel: Awaited<ReturnType<typeof aReading>>, entry: string) {
+      await panel.setProps({ reckoned: entry === '' ? undefined : reckon(entry) });
+      await new Promise((resolve) => requestAnimationFrame(() => setTimeout(() => setTimeout(resolve))));
+    }
+    const classes = (panel: Awaited<ReturnType<typeof aReading>>) =>
+      ['unread', 'bare'].filter((name) => panel.classes(name));
+
+    it('keeps what stands around it in its place, out of sight, while the entry has no reading', async () => {
+      const panel = await aReading(`5' 3"`);
+      const tape = panel.get('.tape').element;
+      await write(panel, `5' 3" + 1`);
+      expect(panel.get('[data-test=reading]').text()).toBe('');
+      expect(classes(panel)).toEqual(['unread']);
+      expect(panel.get('.tape').element).toBe(tape);
+      await write(panel, `5' 3" + 1"`);
+      expect(classes(panel)).toEqual([]);
+      expect(panel.get('.tape').element).toBe(tape);
+      expect(panel.findAll('[data-test=also]').map((other) => squeezed(other.text()))).toContain('1626 mm');
+    });
+
+    it('keeps the tape and the units of the size before, out of sight, while figures have no unit', async () => {
+      const panel = await aReading(`5' 3"`);
+      const tape = panel.get('.tape').element;
+      await write(panel, '9');
+      expect(panel.get('[data-test=reading]').text()).toBe('9');
+      expect(classes(panel)).toEqual(['bare']);
+      expect(panel.get('.tape').element).toBe(tape);
+      await write(panel, `9'`);
+      expect(classes(panel)).toEqual([]);
+      expect(panel.get('.tape').element).toBe(tape);
+      expect(panel.get('.tape').attributes('aria-label')).toContain('9′');
+    });
+
+    it('has none where nothing was before, nor beside a number that rests on the slate', async () => {
+      const panel = await aReading('9');
+      expect(panel.find('.tape').exists()).toBe(false);
+      const landed = await aReading(`5'`, { resting: reckon('9') });
+      await write(landed, '');
+      expect(landed.get('[data-test=reading]').text()).toBe('9');
+      expect(classes(landed)).toEqual([]);
+      expect(landed.find('.tape').exists()).toBe(false);
+    });
+  });
 });
