@@ -81,13 +81,18 @@ h1 {
 .state {
   margin-left: auto;
 }
+@media (max-width: 1023px) {
+  .undo-word {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+}
 @media (max-width: 760px) {
   .head {
     gap: 4px;
     padding: 0 8px;
   }
-  h1,
-  .undo-word {
+  h1 {
     position: absolute;
     clip-path: inset(50%);
   }

@@ -234,4 +234,11 @@ function choose(change: ReadingChange): void {
     flex: none;
   }
 }
+/* A tablet has room beneath. */
+@media (min-width: 761px) and (max-width: 1023px) {
+  .row {
+    flex-wrap: wrap;
+    overflow: visible;
+  }
+}
 </style>
