@@ -23,6 +23,7 @@ for (const name of asked.length > 0 ? asked : RUNNABLE) {
     'fraction.js',
     'puppeteer-core',
     'autocannon',
+    'vite',
   ]);
   await import(pathToFileURL(bundle).href);
 }

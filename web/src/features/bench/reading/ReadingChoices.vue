@@ -234,8 +234,8 @@ function choose(change: ReadingChange): void {
     flex: none;
   }
 }
-/* A tablet has room beneath. */
-@media (min-width: 761px) and (max-width: 1023px) {
+/* Anything but a phone has room beneath. */
+@media (min-width: 761px) {
   .row {
     flex-wrap: wrap;
     overflow: visible;

@@ -307,6 +307,14 @@ const lead = (length: LengthStyle) => emit('change', { length });
 .choices {
   margin-top: 6px;
 }
+/* Beside every mark laid out it stands in a row of its own, which is to be a low one. */
+@media (min-width: 1024px) {
+  @container (max-width: 500px) {
+    .choices .copy {
+      min-height: 28px;
+    }
+  }
+}
 .also {
   margin-top: 8px;
 }
