@@ -1,27 +1,10 @@
 import { mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick, ref } from 'vue';
+import { drawFrame, framesAsked, framesByHand } from '../testing/frames.ts';
 import { afterPaint } from './after-paint.ts';
 
-/** Frames and timers by hand: what is due is kept until it is let go. */
-let frames: (() => void)[] = [];
-beforeEach(() => {
-  frames = [];
-  vi.useFakeTimers();
-  vi.stubGlobal('requestAnimationFrame', (draw: () => void) => frames.push(draw));
-  return () => {
-    drawFrame();
-    vi.runAllTimers();
-    vi.unstubAllGlobals();
-    vi.useRealTimers();
-  };
-});
-
-const drawFrame = (): void => {
-  const due = frames;
-  frames = [];
-  for (const draw of due) draw();
-};
+beforeEach(framesByHand);
 
 function follower() {
   const typed = ref('');
@@ -100,7 +83,7 @@ describe('what follows by a frame', () => {
     vi.runAllTimers();
     await nextTick();
     expect(panel.text()).toBe('5′ 3″');
-    expect(frames).toEqual([]);
+    expect(framesAsked()).toBe(0);
   });
 
   it('is let go of with what shows it', async () => {

@@ -1,20 +1,11 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { drawFrame, framesAsked, framesByHand } from '../testing/frames.ts';
 import { behindPaint } from './behind-paint.ts';
 
-let frames: (() => void)[] = [];
-beforeEach(() => {
-  frames = [];
-  vi.useFakeTimers();
-  vi.stubGlobal('requestAnimationFrame', (draw: () => void) => frames.push(draw));
-  return () => {
-    vi.unstubAllGlobals();
-    vi.useRealTimers();
-  };
-});
+beforeEach(framesByHand);
+
 const paint = (): void => {
-  const due = frames;
-  frames = [];
-  for (const draw of due) draw();
+  drawFrame();
   vi.runAllTimers();
 };
 
@@ -24,7 +15,7 @@ describe('what is done behind a frame', () => {
     const first = () => done.push('first');
     const second = () => done.push('second');
     for (const act of [first, second, first]) behindPaint(act);
-    expect(frames).toHaveLength(1);
+    expect(framesAsked()).toBe(1);
     expect(done).toEqual([]);
     paint();
     expect(done).toEqual(['first', 'second']);
