@@ -70,7 +70,7 @@ describe('a carpenter at the bench', () => {
     await bench.type(`5' + 3`);
     await bench.page.waitForSelector('.message');
     expect(await bench.text('.message p')).toContain('unit');
-    await bench.page.click('.fixes button');
+    await bench.click('.fixes button');
     expect(await bench.reading()).toBe('5′ 3″');
     await bench.goto();
     expect(await bench.reading()).toBe('5′ 3″');
@@ -82,7 +82,7 @@ describe('a carpenter at the bench', () => {
     await bench.type(`24' 5" / 16"`);
     expect(await bench.reading()).toBe('18.3125');
     expect(await bench.text('[data-test=whole] span')).toBe('18 times, 5″ left over');
-    await bench.page.click('[data-test=whole] button');
+    await bench.click('[data-test=whole] button');
     expect(await bench.reading()).toBe('5″');
     await bench.clear();
     await bench.type(`hyp(3'; 3')`);
@@ -92,7 +92,7 @@ describe('a carpenter at the bench', () => {
 
   it('finds in the help how an entry is written', async () => {
     const bench = await openBench(browser);
-    await bench.page.click('[href="/help"]');
+    await bench.click('[href="/help"]');
     await bench.page.waitForSelector('table');
     expect(await bench.text('main')).toContain(`9'-7 1/4"`);
     expect(await bench.complaints()).toEqual([]);

@@ -39,18 +39,18 @@ describe('axe finds nothing', () => {
   it('in panels, sheets, the rest of a line, words and sums', async () => {
     const bench = await openBench(browser);
     await bench.show(1);
-    await bench.page.click('[data-line="1"] [data-test=dots]');
+    await bench.click('[data-line="1"] [data-test=dots]');
     await bench.page.waitForSelector('[data-line="1"] [data-test=note]');
     expect(await bench.complaints()).toEqual([]);
-    await bench.page.click('[data-line="1"] [data-test=note]');
-    await bench.page.click('[data-test=add-words]');
-    await bench.page.click('[data-test=search]');
-    await bench.page.click('[data-test=select]');
+    await bench.click('[data-line="1"] [data-test=note]');
+    await bench.click('[data-test=add-words]');
+    await bench.click('[data-test=search]');
+    await bench.click('[data-test=select]');
     await bench.page.waitForSelector('[data-test=sums]');
     expect(await bench.complaints()).toEqual([]);
     for (const look of ['timber', 'night', 'sun']) {
       await withComfort(bench, { look });
-      await bench.page.click('[data-test=comfort]');
+      await bench.click('[data-test=comfort]');
       await bench.page.waitForSelector('.el-drawer [data-test=comfort-gloves]');
       // The drawer slides in; half way it is see-through.
       await new Promise((resolve) => setTimeout(resolve, 600));
@@ -161,24 +161,24 @@ describe('the slate on a phone', () => {
     const height = () => page.$eval('.lines', (list) => list.clientHeight);
     const areKeysShown = () => page.$eval('[data-key="5"]', (key) => (key as HTMLElement).offsetParent !== null);
     const atRest = await height();
-    await page.tap('[data-test=slate-tools]');
+    await bench.tap('[data-test=slate-tools]');
     await page.waitForSelector('[data-test=select]', { visible: true });
-    await page.tap('[data-test=select]');
+    await bench.tap('[data-test=select]');
     await page.waitForSelector('[data-test=sums]');
     expect(await height()).toBeGreaterThan(atRest * 1.5);
     expect(await areKeysShown()).toBe(false);
-    await page.tap('[data-test=done-selecting]');
+    await bench.tap('[data-test=done-selecting]');
     expect(await areKeysShown()).toBe(true);
-    await page.tap('[data-test=search]');
+    await bench.tap('[data-test=search]');
     await page.waitForSelector('[data-test=sought]');
     await page.type('[data-test=sought]', 'rafter');
     await page.waitForFunction(() => document.querySelectorAll('[data-line]').length < 6);
-    await page.tap('[data-test=search]');
-    await page.tap('[data-test=slate-tools]');
+    await bench.tap('[data-test=search]');
+    await bench.tap('[data-test=slate-tools]');
     await bench.show(20);
-    await page.tap('[data-line="20"] [data-test=dots]');
+    await bench.tap('[data-line="20"] [data-test=dots]');
     await page.waitForSelector('[data-line="20"] [data-test=use-entry]');
-    await page.tap('[data-line="20"] [data-test=use-entry]');
+    await bench.tap('[data-line="20"] [data-test=use-entry]');
     expect(await areKeysShown()).toBe(true);
     expect(await bench.readBack()).toContain('#18 − #19');
     await bench.clear();

@@ -21,15 +21,15 @@ describe('the slate by mouse', () => {
   it('selects several, sums them up, and puts the sum on the slate alive', async () => {
     const bench = await thePorch();
     const [first, second] = (await bench.land(`5' 3"`, `7' 6 1/2"`)) as [number, number];
-    await bench.page.click('[data-test=select]');
+    await bench.click('[data-test=select]');
     for (const number of [first, second]) {
       await bench.show(number);
-      await bench.page.click(`[data-line="${number}"] input[type=checkbox]`);
+      await bench.click(`[data-line="${number}"] input[type=checkbox]`);
     }
     await bench.page.waitForSelector('[data-test=land-sum]');
     expect(await bench.text('[data-test=sums]')).toContain('2 selectedsum 12′ 9 1⁄2″mean 6′ 4 3⁄4″');
     await bench.click('[data-test=land-sum]');
-    await bench.page.click('[data-test=done-selecting]');
+    await bench.click('[data-test=done-selecting]');
     const sum = Math.max(...(await bench.lineNumbers()));
     expect(await bench.result(sum)).toBe('12′ 9 1⁄2″');
     await bench.write(first, `6' 3"`);
@@ -92,7 +92,7 @@ describe('the slate by mouse', () => {
     const bench = await thePorch();
     const { page } = bench;
     const [first] = (await bench.land(`4' 2" * 3`)) as [number];
-    await page.click('[data-test=add-words]');
+    await bench.click('[data-test=add-words]');
     await page.waitForSelector('[data-test=words-form]');
     await page.keyboard.type('Door');
     await bench.press('Enter');
@@ -110,7 +110,7 @@ describe('the slate by mouse', () => {
     await bench.kept();
     await bench.goto();
     expect(await page.$$eval('h3', (headings) => headings.map(({ textContent }) => textContent))).toContain('Door');
-    await page.click('[data-test=clear-all]');
+    await bench.click('[data-test=clear-all]');
     await bench.click('[data-test=take-off]');
     await page.waitForSelector('.empty');
     await bench.undo();
@@ -123,10 +123,9 @@ describe('the slate by mouse', () => {
 describe('how it reads', () => {
   it('is chosen for one reading and stays with its line, or for the job and stays with that', async () => {
     const bench = await thePorch();
-    const { page } = bench;
     await bench.type(`7' 3/32"`);
-    await page.click('[data-test=finest]');
-    await page.click('[data-option="32"]');
+    await bench.click('[data-test=finest]');
+    await bench.click('[data-option="32"]');
     expect(await bench.reading()).toBe('7′ 3⁄32″');
     expect(await bench.text('[data-test=reading-scope]')).toContain('For this reading only.');
     await bench.press('Enter');
@@ -135,9 +134,9 @@ describe('how it reads', () => {
     const [other] = (await bench.land(`7' 3/32"`)) as [number];
     expect(await bench.result(other)).toBe('7′ 1⁄8″');
     await bench.type(`1"`);
-    await page.click('[data-test=finest]');
-    await page.click('[data-option="64"]');
-    await page.click('[data-test=for-the-job]');
+    await bench.click('[data-test=finest]');
+    await bench.click('[data-option="64"]');
+    await bench.click('[data-test=for-the-job]');
     expect(await bench.result(other)).toBe('7′ 3⁄32″');
     await bench.clear();
     await bench.kept();
@@ -151,7 +150,7 @@ describe('how it reads', () => {
     await bench.page.bringToFront();
     await bench.type(`10' / 7 to 1/16`);
     const copied = async (what: string) => {
-      await bench.page.click(`[data-test=${what}]`);
+      await bench.click(`[data-test=${what}]`);
       await bench.page.waitForFunction(
         (selector) => document.querySelector(selector)?.textContent.includes('copied'),
         {},
@@ -183,18 +182,18 @@ describe('a slate of thousands of lines', () => {
     await bench.page.waitForSelector(`[data-line="${footNumber}"] [data-test=result]`);
     expect(await bench.page.$$eval('[data-line]', (rows) => rows.length)).toBeLessThan(60);
     const before = await bench.text(`[data-line="${footNumber}"] [data-test=result]`);
-    await bench.page.click('[data-test=search]');
+    await bench.click('[data-test=search]');
     await bench.page.type('[data-test=sought]', `#${headNumber}`);
     // The line, and the one that names it.
     await bench.page.waitForFunction(() => document.querySelectorAll('[data-line]').length === 2);
-    await bench.page.click(`[data-line="${headNumber}"] .body`);
+    await bench.click(`[data-line="${headNumber}"] .body`);
     await bench.page.waitForSelector(`[data-line="${headNumber}"] [data-test=entry]`);
     await bench.page.keyboard.down('Control');
     await bench.page.keyboard.press('a');
     await bench.page.keyboard.up('Control');
     await bench.page.keyboard.type(`1000'`);
     await bench.press('Enter');
-    await bench.page.click('[data-test=search]');
+    await bench.click('[data-test=search]');
     await bench.page.$eval('.lines', (list) => list.scrollTo(0, list.scrollHeight));
     await bench.page.waitForSelector(`[data-line="${footNumber}"]`);
     await bench.page.waitForFunction(

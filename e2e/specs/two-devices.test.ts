@@ -27,7 +27,7 @@ describe('two devices on one job', () => {
       `Yours: rise of the steps: 1' 9" Now it says rise of the steps: 1' 10"`,
     );
     expect(await phone.result(31)).toBe('1′ 10″');
-    await phone.page.click('.notice button');
+    await phone.click('.notice button');
     expect(await phone.result(31)).toBe('1′ 9″');
     await phone.kept();
     await laptop.show(31);

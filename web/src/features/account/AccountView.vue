@@ -1,7 +1,6 @@
 <script setup lang="ts">
 /** Where the work is kept: whose it is, on which devices, and with whom. */
 import { computed, onMounted, ref } from 'vue';
-import { useRouter } from 'vue-router';
 import PlainButton from '../../ui/PlainButton.vue';
 import PlainCard from '../../ui/PlainCard.vue';
 import ScreenHead from '../bench/ScreenHead.vue';
@@ -10,10 +9,10 @@ import { useAccount } from './account.store.ts';
 import JobMembers from './JobMembers.vue';
 import OtherDevice from './OtherDevice.vue';
 import PasswordForm from './PasswordForm.vue';
+import SignOut from './SignOut.vue';
 
 const accounts = useAccount();
 const store = useJobStore();
-const router = useRouter();
 onMounted(async () => {
   if (store.job === undefined) await store.start();
   await accounts.load();
@@ -45,17 +44,6 @@ async function changePassword(values: { current: string; new: string }): Promise
   const isDone = await accounts.ask((server) => server.newPassword(values.current, values.new));
   said.value = isDone ? 'The password is changed; every other device has to sign in again.' : undefined;
 }
-
-const leaving = ref<{ readonly everywhere: boolean; readonly unsent: number }>();
-async function askToLeave(everywhere: boolean): Promise<void> {
-  leaving.value = { everywhere, unsent: await accounts.unsent() };
-}
-async function leave(): Promise<void> {
-  const { everywhere } = leaving.value ?? { everywhere: false };
-  leaving.value = undefined;
-  // From the beginning: nothing of what was on this page is anybody's now.
-  if (await accounts.leave(everywhere)) location.assign(router.resolve('/').href);
-}
 </script>
 
 <template>
@@ -69,23 +57,7 @@ async function leave(): Promise<void> {
           {{ email === undefined ? 'The jobs here belong to this device, as a guest.' : `Signed in as ${email}.` }}
         </p>
         <p data-test="kept">{{ kept }}</p>
-        <div v-if="email !== undefined" class="actions">
-          <PlainButton data-test="sign-out" @click="askToLeave(false)">Sign out</PlainButton>
-          <PlainButton data-test="sign-out-everywhere" @click="askToLeave(true)">Sign out everywhere</PlainButton>
-        </div>
-        <div v-if="leaving" class="ask" role="alertdialog" aria-label="Sign out?">
-          <p>
-            <template v-if="leaving.unsent > 0"
-              >{{ leaving.unsent }} {{ leaving.unsent === 1 ? 'change is' : 'changes are' }} not on the server yet, and
-              would be lost.</template
-            >
-            Signing out takes the jobs off this device; they stay on the server.
-          </p>
-          <PlainButton data-test="leave-now" @click="leave">{{
-            leaving.unsent > 0 ? 'Sign out and lose them' : 'Sign out'
-          }}</PlainButton>
-          <PlainButton @click="leaving = undefined">Stay</PlainButton>
-        </div>
+        <SignOut v-if="email !== undefined" />
       </PlainCard>
       <JobMembers />
       <OtherDevice />
@@ -137,22 +109,6 @@ async function leave(): Promise<void> {
 .body > * {
   break-inside: avoid;
   margin-bottom: 16px;
-}
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-.ask {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  padding: 8px 12px;
-  background: var(--pencil-wash);
-}
-.ask p {
-  margin: 0;
-  flex: 1 0 100%;
 }
 .problem,
 .said {

@@ -1,12 +1,15 @@
 import { flushPromises, mount, RouterLinkStub } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { routerKey } from 'vue-router';
 import { localStore } from '../../adapters/local/local-store-loader.ts';
 import { forgetAll, remember, remembered } from '../../adapters/local-memory.ts';
 import { FakeServer, JOB_ID, newDevice } from '../../testing/fake-server.ts';
+import { useJobStore } from '../job/job.store.ts';
 import { useAccount } from './account.store.ts';
 import JobMembers from './JobMembers.vue';
 import PasswordForm from './PasswordForm.vue';
+import SignOut from './SignOut.vue';
 
 let server: FakeServer;
 /** What the account's own addresses answer, by the end of the path. */
@@ -76,6 +79,27 @@ describe('the account of this browser', () => {
   });
 });
 
+describe('signing out', () => {
+  it('says what would be lost, and follows what is sent while the question stands there', async () => {
+    vi.useFakeTimers();
+    const jobs = useJobStore();
+    await jobs.start();
+    server.away = true;
+    jobs.land(`5'`);
+    await vi.advanceTimersByTimeAsync(2_000);
+    const out = mount(SignOut, { global: { provide: { [routerKey as symbol]: {} } } });
+    await out.get('[data-test=sign-out]').trigger('click');
+    await vi.advanceTimersByTimeAsync(0);
+    expect(out.get('[data-test=would-be-lost]').text()).toContain('1 change is not on the server yet');
+    expect(out.get('[data-test=leave-now]').text()).toBe('Sign out and lose them');
+    server.away = false;
+    await vi.advanceTimersByTimeAsync(20_000);
+    expect(out.get('[data-test=would-be-lost]').text()).toContain('nothing would be lost');
+    expect(out.get('[data-test=leave-now]').text()).toBe('Sign out');
+    vi.useRealTimers();
+  });
+});
+
 describe('the forms', () => {
   it('ask for what they need and forget passwords when they are sent', async () => {
     const form = mount(PasswordForm, {
@@ -92,7 +116,6 @@ describe('the forms', () => {
   });
 
   it('make a link into the open job, and take people out of it', async () => {
-    const { useJobStore } = await import('../job/job.store.ts');
     await useJobStore().start();
     answers['/members'] = () => Response.json([{ accountId: JOB_ID, email: null, role: 'edit' }]);
     answers['/invitations'] = () => Response.json({ token: 'x'.repeat(43), expiresAt: '2026-01-01T00:00:00.000Z' });

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+/** The way off this device, with a word on what would be lost. */
+import { ref, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import PlainButton from '../../ui/PlainButton.vue';
+import { useJobStore } from '../job/job.store.ts';
+import { useAccount } from './account.store.ts';
+
+const accounts = useAccount();
+const store = useJobStore();
+const router = useRouter();
+
+const leaving = ref<{ readonly everywhere: boolean; readonly unsent: number }>();
+async function askToLeave(everywhere: boolean): Promise<void> {
+  leaving.value = { everywhere, unsent: await accounts.unsent() };
+}
+// While the question stands there, what waits may be sent.
+watch(
+  () => store.keepState,
+  async () => {
+    const unsent = leaving.value && (await accounts.unsent());
+    if (leaving.value && unsent !== undefined) leaving.value = { ...leaving.value, unsent };
+  },
+);
+async function leave(): Promise<void> {
+  const { everywhere } = leaving.value ?? { everywhere: false };
+  leaving.value = undefined;
+  // From the beginning: nothing of what was on this page is anybody's now.
+  if (await accounts.leave(everywhere)) location.assign(router.resolve('/').href);
+}
+</script>
+
+<template>
+  <div class="actions">
+    <PlainButton data-test="sign-out" @click="askToLeave(false)">Sign out</PlainButton>
+    <PlainButton data-test="sign-out-everywhere" @click="askToLeave(true)">Sign out everywhere</PlainButton>
+  </div>
+  <div v-if="leaving" class="ask" role="alertdialog" aria-label="Sign out?">
+    <p>Signing out takes the jobs off this device; they stay on the server.</p>
+    <!-- A word in either case, and the button whose face changes last: neither is moved under a finger by what is sent. -->
+    <p data-test="would-be-lost">
+      <template v-if="leaving.unsent > 0"
+        >{{ leaving.unsent }} {{ leaving.unsent === 1 ? 'change is' : 'changes are' }} not on the server yet, and would
+        be lost.</template
+      >
+      <template v-else>Everything is on the server; nothing would be lost.</template>
+    </p>
+    <PlainButton @click="leaving = undefined">Stay</PlainButton>
+    <PlainButton data-test="leave-now" @click="leave">{{
+      leaving.unsent > 0 ? 'Sign out and lose them' : 'Sign out'
+    }}</PlainButton>
+  </div>
+</template>
+
+<style scoped>
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.ask {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  padding: 8px 12px;
+  background: var(--pencil-wash);
+}
+.ask p {
+  margin: 0;
+  flex: 1 0 100%;
+}
+</style>
