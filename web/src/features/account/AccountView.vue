@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Where the work is kept: whose it is, on which devices, and with whom. */
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import PlainCard from '../../ui/PlainCard.vue';
 import ScreenHead from '../bench/ScreenHead.vue';
@@ -17,6 +17,14 @@ onMounted(async () => {
   if (store.job === undefined) await store.start();
   await accounts.load();
 });
+
+// What went wrong for want of a signal is no longer so.
+watch(
+  () => store.keepState.kind,
+  (kind) => {
+    if (kind === 'kept' && accounts.problem !== undefined) void accounts.load();
+  },
+);
 
 const email = computed(() => accounts.account?.email ?? undefined);
 const kept = computed(() => {
@@ -49,15 +57,13 @@ async function changePassword(values: { current: string; new: string }): Promise
 <template>
   <main class="view">
     <ScreenHead title="Devices and people" />
-    <p v-if="accounts.problem" class="problem" role="alert">{{ accounts.problem }}</p>
-    <p v-if="said" class="said" role="status" data-test="said">{{ said }}</p>
     <div class="body">
       <PlainCard title="This device">
         <p data-test="whose">
           {{ email === undefined ? 'The jobs here belong to this device, as a guest.' : `Signed in as ${email}.` }}
         </p>
-        <p data-test="kept">{{ kept }}</p>
         <SignOut v-if="email !== undefined" />
+        <p data-test="kept">{{ kept }}</p>
       </PlainCard>
       <JobMembers />
       <OtherDevice />
@@ -96,6 +102,11 @@ async function changePassword(values: { current: string; new: string }): Promise
         @send="changePassword"
       />
     </div>
+    <!-- At the foot, over what stands there: it comes and goes without moving a button. -->
+    <div class="messages">
+      <p v-if="accounts.problem" class="problem" role="alert">{{ accounts.problem }}</p>
+      <p v-if="said" class="said" role="status" data-test="said">{{ said }}</p>
+    </div>
   </main>
 </template>
 
@@ -104,11 +115,15 @@ async function changePassword(values: { current: string; new: string }): Promise
 .body {
   columns: 3 340px;
   column-gap: 16px;
-  padding: 16px;
+  padding: 16px 16px 64px;
 }
 .body > * {
   break-inside: avoid;
   margin-bottom: 16px;
+}
+.messages {
+  position: fixed;
+  inset: auto 0 0;
 }
 .problem,
 .said {

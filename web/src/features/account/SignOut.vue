@@ -38,7 +38,7 @@ async function leave(): Promise<void> {
   <div v-if="leaving" class="ask" role="alertdialog" aria-label="Sign out?">
     <p>Signing out takes the jobs off this device; they stay on the server.</p>
     <!-- A word in either case, and the button whose face changes last: neither is moved under a finger by what is sent. -->
-    <p data-test="would-be-lost">
+    <p class="lost" data-test="would-be-lost">
       <template v-if="leaving.unsent > 0"
         >{{ leaving.unsent }} {{ leaving.unsent === 1 ? 'change is' : 'changes are' }} not on the server yet, and would
         be lost.</template
@@ -47,7 +47,7 @@ async function leave(): Promise<void> {
     </p>
     <PlainButton @click="leaving = undefined">Stay</PlainButton>
     <PlainButton data-test="leave-now" @click="leave">{{
-      leaving.unsent > 0 ? 'Sign out and lose them' : 'Sign out'
+      ['Sign out', 'Sign out and lose it'][leaving.unsent] ?? 'Sign out and lose them'
     }}</PlainButton>
   </div>
 </template>
@@ -68,5 +68,8 @@ async function leave(): Promise<void> {
 .ask p {
   margin: 0;
   flex: 1 0 100%;
+}
+.ask .lost {
+  min-height: 2lh;
 }
 </style>

@@ -91,7 +91,7 @@ describe('signing out', () => {
     await out.get('[data-test=sign-out]').trigger('click');
     await vi.advanceTimersByTimeAsync(0);
     expect(out.get('[data-test=would-be-lost]').text()).toContain('1 change is not on the server yet');
-    expect(out.get('[data-test=leave-now]').text()).toBe('Sign out and lose them');
+    expect(out.get('[data-test=leave-now]').text()).toBe('Sign out and lose it');
     server.away = false;
     await vi.advanceTimersByTimeAsync(20_000);
     expect(out.get('[data-test=would-be-lost]').text()).toContain('nothing would be lost');

@@ -55,6 +55,11 @@ const reason = computed(() => (props.state.kind === 'here' ? props.state.reason 
   .sign {
     display: block;
   }
+  .words {
+    line-height: 1.15;
+    white-space: normal;
+    text-align: right;
+  }
   .kept .words {
     position: absolute;
     clip-path: inset(50%);

@@ -69,6 +69,16 @@ h1 {
     gap: 8px;
     padding: 0 8px;
   }
+  h1 {
+    min-width: 0;
+    font-size: 18px;
+    line-height: 1.15;
+    white-space: normal;
+  }
+  .state {
+    flex: none;
+    max-width: 84px;
+  }
   .job,
   .undo-word {
     position: absolute;
