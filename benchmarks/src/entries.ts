@@ -57,15 +57,15 @@ console.log(
 function readingOf(entry: string): string | undefined {
   const parsed = parse(entry);
   if (!parsed.entry || parsed.issues.length > 0) return undefined;
-  const result = evaluate(parsed.entry, entry);
+  const result = evaluate(parsed.entry);
   return result.ok && result.value.kind === 'quantity' ? readQuantity(result.value.quantity).text : undefined;
 }
 
 if (process.argv.includes('--parts')) {
   const entries = SITE_ENTRIES.map(({ entry }) => entry);
   const trees = entries.map((entry) => parse(entry).entry as never);
-  const quantities = trees.map((tree, n) => {
-    const r = evaluate(tree, entries[n] as string);
+  const quantities = trees.map((tree) => {
+    const r = evaluate(tree);
     return r.ok && r.value.kind === 'quantity' ? r.value.quantity : (undefined as never);
   });
   print(
@@ -74,7 +74,7 @@ if (process.argv.includes('--parts')) {
       { name: 'all', run: () => entries.map(readingOf) },
       { name: 'scan', run: () => entries.map((entry) => scan(entry)) },
       { name: 'scan and parse', run: () => entries.map((entry) => parse(entry)) },
-      { name: 'evaluate', run: () => trees.map((tree, n) => evaluate(tree, entries[n] as string)) },
+      { name: 'evaluate', run: () => trees.map((tree) => evaluate(tree)) },
       { name: 'read', run: () => quantities.map((quantity) => readQuantity(quantity)) },
       { name: 'all with the read-back', run: () => entries.map((entry) => reckon(entry)) },
     ]),

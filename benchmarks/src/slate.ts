@@ -50,7 +50,7 @@ function vueSlate(parsed: boolean) {
     cells.push(
       computed((): Resolved => {
         void tick.value;
-        const result = evaluate(parsed ? tree : (parse(source).entry as never), source, scope);
+        const result = evaluate(parsed ? tree : (parse(source).entry as never), scope);
         return result.ok && result.value.kind === 'quantity'
           ? { ok: true, quantity: result.value.quantity }
           : { ok: false };

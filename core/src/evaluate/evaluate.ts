@@ -1,5 +1,5 @@
 import { assertNever } from '../base/invariant.ts';
-import type { Fix, Issue } from '../base/issue.ts';
+import type { Issue } from '../base/issue.ts';
 import { fail, ok, type Result } from '../base/result.ts';
 import type { Span } from '../base/span.ts';
 import type {
@@ -17,8 +17,6 @@ import type {
 } from '../notation/ast.ts';
 import { literalValue } from '../notation/literal.ts';
 import type { Comparison } from '../notation/operators.ts';
-import { nearestName } from '../notation/near-miss.ts';
-import { printUnits } from '../notation/printer.ts';
 import { PI } from '../number/radical.ts';
 import { addRational, divideRational, makeRational, multiplyRational, ONE, type Rational } from '../number/rational.ts';
 import {
@@ -30,7 +28,7 @@ import {
   subtractValue,
   type Value,
 } from '../number/value.ts';
-import { kindOf, LENGTH, PLAIN, SLOPE, TEMPERATURE } from '../units/dimension.ts';
+import { kindOf, PLAIN, SLOPE, TEMPERATURE } from '../units/dimension.ts';
 import { unitValue, type Quantity } from '../units/quantity.ts';
 import { KELVIN_AT_ZERO, type Unit } from '../units/unit-table.ts';
 import { checkSize, divideQuantities, multiplyQuantities, raise } from './arithmetic.ts';
@@ -45,26 +43,26 @@ export type Outcome =
   | { readonly kind: 'answer'; readonly yes: boolean; readonly difference: Quantity };
 
 /**
- * Reckons a tree in a scope. Never throws; the first thing that cannot be reckoned is the issue. `source` is the text
- * the tree was read from, for the fixes.
+ * Reckons a tree in a scope. Never throws; the first thing that cannot be reckoned is the issue, without fixes: `reckon`
+ * adds those, which need the text.
  */
-export function evaluate(entry: Entry, source: string, scope: Scope = EMPTY_SCOPE): Result<Outcome, Issue> {
+export function evaluate(entry: Entry, scope: Scope = EMPTY_SCOPE): Result<Outcome, Issue> {
   const { expr } = entry;
   const quick = quickQuantity(expr);
-  return quick === undefined ? walk(expr, source, scope) : ok({ kind: 'quantity', quantity: quick });
+  return quick === undefined ? walk(expr, scope) : ok({ kind: 'quantity', quantity: quick });
 }
 
-function walk(expr: Expr, source: string, scope: Scope): Result<Outcome, Issue> {
+function walk(expr: Expr, scope: Scope): Result<Outcome, Issue> {
   try {
-    if (expr.kind === 'compare') return ok(compareSides(expr, source, scope));
-    return ok({ kind: 'quantity', quantity: quantityOf(expr, source, scope) });
+    if (expr.kind === 'compare') return ok(compareSides(expr, scope));
+    return ok({ kind: 'quantity', quantity: quantityOf(expr, scope) });
   } catch (thrown) {
     if (thrown instanceof Refusal) return fail(thrown.issue);
     throw thrown;
   }
 }
 
-function quantityOf(expr: Expr, source: string, scope: Scope): Quantity {
+function quantityOf(expr: Expr, scope: Scope): Quantity {
   switch (expr.kind) {
     case 'known':
       return expr.quantity;
@@ -73,13 +71,13 @@ function quantityOf(expr: Expr, source: string, scope: Scope): Quantity {
     case 'measure':
       return measureOf(expr);
     case 'binary':
-      return binaryOf(expr, source, scope);
+      return binaryOf(expr, scope);
     case 'scaled':
-      return scaledOf(expr, source, scope);
+      return scaledOf(expr, scope);
     case 'slope':
       return { value: divideRational(literalValue(expr.rise), literalValue(expr.run)), dimension: SLOPE };
     case 'percent': {
-      const { value, dimension } = quantityOf(expr.operand, source, scope);
+      const { value, dimension } = quantityOf(expr.operand, scope);
       if (dimension !== PLAIN)
         return refuse('kind.function', expr, { name: '%', kind: kindOf(dimension), wanted: 'plain number' });
       return { value: divideValue(value, HUNDRED), dimension };
@@ -87,7 +85,7 @@ function quantityOf(expr: Expr, source: string, scope: Scope): Quantity {
     case 'constant':
       return { value: PI, dimension: PLAIN };
     case 'mark':
-      return markOf(expr.name, expr, source, scope);
+      return markOf(expr.name, expr, scope);
     case 'line':
       return lineOf(expr, scope);
     case 'run':
@@ -95,16 +93,16 @@ function quantityOf(expr: Expr, source: string, scope: Scope): Quantity {
     case 'last':
       return lastOf(expr, scope);
     case 'signed': {
-      const { value, dimension } = quantityOf(expr.operand, source, scope);
+      const { value, dimension } = quantityOf(expr.operand, scope);
       if (dimension === TEMPERATURE) return refuse('kind.temperature', expr, {});
       return { value: negateValue(value), dimension };
     }
     case 'percentStep':
-      return percentStepOf(expr, source, scope);
+      return percentStepOf(expr, scope);
     case 'power':
-      return raise(quantityOf(expr.base, source, scope), quantityOf(expr.exponent, source, scope), expr, expr.exponent);
+      return raise(quantityOf(expr.base, scope), quantityOf(expr.exponent, scope), expr, expr.exponent);
     case 'call': {
-      const args = argumentsOf(expr.args, source, scope);
+      const args = argumentsOf(expr.args, scope);
       if (args.length === 0) return refuse('run.empty', expr, {});
       const result = callFunction(expr.name, args as [Argument, ...Argument[]], expr);
       checkSize(result.value, expr);
@@ -134,9 +132,10 @@ function temperatureOf(degrees: Rational, unit: Unit): Rational {
   return addRational(KELVIN_AT_ZERO[unit.id as keyof typeof KELVIN_AT_ZERO], multiplyRational(degrees, unit.factor));
 }
 
-function scaledOf(scaled: Scaled, source: string, scope: Scope): Quantity {
-  const base = quantityOf(scaled.operand, source, scope);
-  if (base.dimension !== PLAIN && (scaled.units[0]?.power ?? 0) > 0) return refuseSecondUnit(scaled, base, source);
+function scaledOf(scaled: Scaled, scope: Scope): Quantity {
+  const base = quantityOf(scaled.operand, scope);
+  if (base.dimension !== PLAIN && (scaled.units[0]?.power ?? 0) > 0)
+    return refuse('kind.unit_on_quantity', scaled, { kind: kindOf(base.dimension) });
   const [only] = scaled.units as [UnitPower];
   if (only.unit.dimension === TEMPERATURE && scaled.units.length === 1 && only.power === 1) {
     if (base.value.kind !== 'rational') return refuse('kind.temperature', scaled, {});
@@ -152,31 +151,13 @@ function scaledOf(scaled: Scaled, source: string, scope: Scope): Quantity {
   return quantity;
 }
 
-/** (5') mm: a quantity needs no unit; most likely it was to be read in that one. */
-function refuseSecondUnit(scaled: Scaled, base: Quantity, source: string): never {
-  const { operand, end } = scaled;
-  const close = source.indexOf(')', operand.end);
-  const at = close === -1 || close >= end ? operand.end : close + 1;
-  const unit = source.slice(at, end).trim();
-  const isWhole = scaled.start === 0 || source.slice(0, scaled.start).trim() === '(';
-  const rest = source.slice(end).trim();
-  const without = { label: `Leave out ${unit}`, entry: `${source.slice(0, at)}${source.slice(end)}` };
-  const read = { label: `Read it in ${unit}`, entry: `${source.slice(0, at)} to ${printUnits(scaled.units)}` };
-  return refuse(
-    'kind.unit_on_quantity',
-    scaled,
-    { kind: kindOf(base.dimension) },
-    isWhole && rest === '' ? [read, without] : [without],
-  );
-}
-
-function binaryOf(expr: Binary, source: string, scope: Scope): Quantity {
-  const left = quantityOf(expr.left, source, scope);
-  const right = quantityOf(expr.right, source, scope);
+function binaryOf(expr: Binary, scope: Scope): Quantity {
+  const left = quantityOf(expr.left, scope);
+  const right = quantityOf(expr.right, scope);
   switch (expr.operator) {
     case 'add':
     case 'subtract': {
-      if (left.dimension !== right.dimension) return refuseUnlike(expr, left, right, source);
+      if (left.dimension !== right.dimension) return refuseUnlike(expr, left, right);
       if (left.dimension === TEMPERATURE) return refuse('kind.temperature', expr, {});
       const value =
         expr.operator === 'add' ? addValue(left.value, right.value) : subtractValue(left.value, right.value);
@@ -192,32 +173,16 @@ function binaryOf(expr: Binary, source: string, scope: Scope): Quantity {
   }
 }
 
-/** A length and a plain number: the number in inches, feet or millimetres mends it. Other unlike kinds are named. */
-function refuseUnlike(expr: Binary, left: Quantity, right: Quantity, source: string): never {
+function refuseUnlike(expr: Binary, left: Quantity, right: Quantity): never {
   const names = { left: kindOf(left.dimension), right: kindOf(right.dimension) };
   const plain = left.dimension === PLAIN ? expr.left : right.dimension === PLAIN ? expr.right : undefined;
-  if (plain === undefined) return refuse('kind.add', expr, names);
-  const other = plain === expr.left ? right : left;
-  return refuse('kind.add_plain', plain, names, other.dimension === LENGTH ? unitFixes(plain, source) : []);
+  return plain === undefined ? refuse('kind.add', expr, names) : refuse('kind.add_plain', plain, names);
 }
 
-function unitFixes(plain: Expr, source: string): readonly Fix[] {
-  const text = source.slice(plain.start, plain.end);
-  const written = plain.kind === 'number' || (text.startsWith('(') && text.endsWith(')')) ? text : `(${text})`;
-  return [
-    { mark: '"', label: `${text}″` },
-    { mark: "'", label: `${text}′` },
-    { mark: ' mm', label: `${text} mm` },
-  ].map(({ mark, label }) => ({
-    label,
-    entry: `${source.slice(0, plain.start)}${written}${mark}${source.slice(plain.end)}`,
-  }));
-}
-
-function percentStepOf(expr: PercentStep, source: string, scope: Scope): Quantity {
-  const left = quantityOf(expr.left, source, scope);
+function percentStepOf(expr: PercentStep, scope: Scope): Quantity {
+  const left = quantityOf(expr.left, scope);
   if (left.dimension === TEMPERATURE) return refuse('kind.temperature', expr, {});
-  const part = quantityOf(expr.percent, source, scope);
+  const part = quantityOf(expr.percent, scope);
   const factor: Value = expr.operator === 'add' ? addValue(ONE, part.value) : subtractValue(ONE, part.value);
   return { value: checkSize(multiplyValue(left.value, factor), expr), dimension: left.dimension };
 }
@@ -234,39 +199,29 @@ function lastOf(span: Span, scope: Scope): Quantity {
   return found.ok ? found.quantity : refuse('line.failed', span, { line: 'last' });
 }
 
-function markOf(name: string, span: Span, source: string, scope: Scope): Quantity {
+function markOf(name: string, span: Span, scope: Scope): Quantity {
   if (name === 'it') return refuse('percent.of_it', span, {});
   const found = scope.mark(name.toLowerCase());
-  if (found === undefined) {
-    const near = nearestName(name, scope.names());
-    const fixes =
-      near === undefined
-        ? []
-        : [{ label: near, entry: `${source.slice(0, span.start)}${near}${source.slice(span.end)}` }];
-    return refuse('name.unknown', span, { name }, fixes);
-  }
+  if (found === undefined) return refuse('name.unknown', span, { name });
   return found.ok ? found.quantity : refuse('mark.failed', span, { name });
 }
 
-function argumentsOf(exprs: readonly Expr[], source: string, scope: Scope): Argument[] {
+function argumentsOf(exprs: readonly Expr[], scope: Scope): Argument[] {
   const args: Argument[] = [];
   for (const expr of exprs) {
-    if (expr.kind === 'run') args.push(...linesOfRun(expr, scope, source));
-    else args.push({ quantity: quantityOf(expr, source, scope), span: expr });
+    if (expr.kind === 'run') args.push(...linesOfRun(expr, scope));
+    else args.push({ quantity: quantityOf(expr, scope), span: expr });
   }
   return args;
 }
 
 /** A run stands for as many arguments as it has lines. */
-function linesOfRun(expr: LineRun, scope: Scope, source: string): readonly Argument[] {
+function linesOfRun(expr: LineRun, scope: Scope): readonly Argument[] {
   const { from, to } = expr;
   const ends = [from, to].filter((number) => scope.line(number) === undefined);
   if (ends.length > 0) return refuse('line.unknown', expr, { line: `#${ends[0]}` });
   const lines = scope.run(from, to);
-  if (lines === undefined)
-    return refuse('run.backwards', expr, { from: `#${from}`, to: `#${to}` }, [
-      { label: `#${to}..#${from}`, entry: `${source.slice(0, expr.start)}#${to}..#${from}${source.slice(expr.end)}` },
-    ]);
+  if (lines === undefined) return refuse('run.backwards', expr, { from: `#${from}`, to: `#${to}` });
   return lines.map((line) => ({
     quantity: line.ok ? line.quantity : refuse('line.failed', expr, { line: 'a line of the run' }),
     span: expr,
@@ -282,9 +237,9 @@ const HOLDS: Readonly<Record<Comparison, (order: -1 | 0 | 1) => boolean>> = {
   '>=': (order) => order >= 0,
 };
 
-function compareSides(expr: Compare, source: string, scope: Scope): Outcome {
-  const left = quantityOf(expr.left, source, scope);
-  const right = quantityOf(expr.right, source, scope);
+function compareSides(expr: Compare, scope: Scope): Outcome {
+  const left = quantityOf(expr.left, scope);
+  const right = quantityOf(expr.right, scope);
   if (left.dimension !== right.dimension)
     return refuse('kind.compare', expr, { left: kindOf(left.dimension), right: kindOf(right.dimension) });
   const yes = HOLDS[expr.operator](compareValue(left.value, right.value));

@@ -7,8 +7,8 @@ import { evaluate } from './evaluate.ts';
  * line is written, not each time that a line it uses changes. It comes to the same in every scope, issues and their
  * places too: a part that is in error is left as it is.
  */
-export function foldEntry(entry: Entry, source: string): Entry {
-  const expr = fold(entry.expr, source);
+export function foldEntry(entry: Entry): Entry {
+  const expr = fold(entry.expr);
   return expr === entry.expr ? entry : { ...entry, expr };
 }
 
@@ -35,27 +35,27 @@ function isFixed(expr: Expr): boolean {
   }
 }
 
-function fold(expr: Expr, source: string): Expr {
+function fold(expr: Expr): Expr {
   if (isFixed(expr)) {
-    const quantity = known(expr, source);
+    const quantity = known(expr);
     return quantity ? { kind: 'known', start: expr.start, end: expr.end, quantity } : expr;
   }
   switch (expr.kind) {
     case 'binary':
     case 'compare':
-      return { ...expr, left: fold(expr.left, source), right: fold(expr.right, source) };
+      return { ...expr, left: fold(expr.left), right: fold(expr.right) };
     case 'percentStep':
-      return { ...expr, left: fold(expr.left, source) };
+      return { ...expr, left: fold(expr.left) };
     case 'power':
-      return { ...expr, base: fold(expr.base, source), exponent: fold(expr.exponent, source) };
+      return { ...expr, base: fold(expr.base), exponent: fold(expr.exponent) };
     case 'call':
-      return { ...expr, args: expr.args.map((argument) => fold(argument, source)) };
+      return { ...expr, args: expr.args.map((argument) => fold(argument)) };
     default:
       return expr;
   }
 }
 
-function known(expr: Expr, source: string): Quantity | undefined {
-  const result = evaluate({ label: undefined, assignment: undefined, expr, directives: [] }, source);
+function known(expr: Expr): Quantity | undefined {
+  const result = evaluate({ label: undefined, assignment: undefined, expr, directives: [] });
   return result.ok && result.value.kind === 'quantity' ? result.value.quantity : undefined;
 }

@@ -1,5 +1,6 @@
 import type { Issue } from '../base/issue.ts';
 import type { Entry } from '../notation/ast.ts';
+import { mended } from '../mend/mend.ts';
 import { parse, type Parsed } from '../notation/parser.ts';
 import { printEntry } from '../notation/printer.ts';
 import { readQuantity } from '../reading/read-quantity.ts';
@@ -36,13 +37,21 @@ export interface ReckonOptions {
  * @example reckon('9\'-7 1/4" + 2\' 9 3/8"').reading.text // => "12′ 4 5⁄8″"
  */
 export function reckon(source: string, { scope = EMPTY_SCOPE, style = DEFAULT_STYLE }: ReckonOptions = {}): Reckoned {
+  const reckoned = workOut(source, scope, style);
+  const { issue, parsed } = reckoned;
+  if (issue === undefined) return reckoned;
+  const refused = { source, entry: parsed.entry, names: scope.names() };
+  return { ...reckoned, issue: mended(issue, refused, (entry) => workOut(entry, scope, style).issue) };
+}
+
+function workOut(source: string, scope: Scope, style: ReadingStyle): Reckoned {
   const parsed = parse(source, style);
   const { entry } = parsed;
   const [issue] = parsed.issues;
   if (entry === undefined || (issue !== undefined && !parsed.unfinished))
     return { parsed, readBack: undefined, outcome: undefined, reading: undefined, issue, form: undefined };
   const readBack = printEntry(entry, style);
-  const evaluated = evaluate(entry, source, scope);
+  const evaluated = evaluate(entry, scope);
   if (!evaluated.ok)
     return { parsed, readBack, outcome: undefined, reading: undefined, issue: evaluated.issue, form: undefined };
   const outcome = evaluated.value;

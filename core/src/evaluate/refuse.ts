@@ -1,4 +1,4 @@
-import { makeIssue, type Fix, type Issue, type IssueCode, type IssueFields } from '../base/issue.ts';
+import { makeIssue, type Issue, type IssueCode, type IssueFields } from '../base/issue.ts';
 import type { Span } from '../base/span.ts';
 
 /** Carries an issue out of a nested evaluation to the one place that catches it, `evaluate`. */
@@ -11,12 +11,7 @@ export class Refusal {
 }
 
 /** Ends the evaluation with an issue. */
-export function refuse<C extends IssueCode>(
-  code: C,
-  span: Span,
-  fields: IssueFields[C],
-  fixes: readonly Fix[] = [],
-): never {
+export function refuse<C extends IssueCode>(code: C, span: Span, fields: IssueFields[C]): never {
   // eslint-disable-next-line @typescript-eslint/only-throw-error -- a private signal, caught in evaluate(); an Error would cost a stack trace
-  throw new Refusal(makeIssue(code, span, fields, fixes));
+  throw new Refusal(makeIssue(code, span, fields));
 }

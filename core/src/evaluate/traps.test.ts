@@ -75,7 +75,7 @@ describe('how many times, and what is left', () => {
     ['100 sq ft / 33 sq ft', 3, '1 sq ft', 'mod(100 ft²; 33 ft²)'],
   ])('%s is %d times with %s over', (source, times, left, leftEntry) => {
     const { entry } = parse(source);
-    const whole = entry && wholeTimes(entry, source, EMPTY_SCOPE);
+    const whole = entry && wholeTimes(entry, EMPTY_SCOPE);
     expect(Number(whole?.times)).toBe(times);
     expect(whole && readQuantity(whole.left).text).toBe(left);
     expect(whole?.leftEntry).toBe(leftEntry);
@@ -84,7 +84,7 @@ describe('how many times, and what is left', () => {
 
   it.each([`24' / 3`, '24 / 5', `5' + 3'`, `5' / 0"`])('%s has no such reading', (source) => {
     const { entry } = parse(source);
-    expect(entry && wholeTimes(entry, source, EMPTY_SCOPE)).toBeUndefined();
+    expect(entry && wholeTimes(entry, EMPTY_SCOPE)).toBeUndefined();
   });
 });
 

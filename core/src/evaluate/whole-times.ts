@@ -21,16 +21,11 @@ export interface WholeTimes {
  * A quotient of two sizes of one kind as whole times with what is left over: 24′ 5″ ÷ 16″ is 18 times with 5″ over.
  * Undefined for any other entry.
  */
-export function wholeTimes(
-  entry: Entry,
-  source: string,
-  scope: Scope,
-  options: PrintOptions = {},
-): WholeTimes | undefined {
+export function wholeTimes(entry: Entry, scope: Scope, options: PrintOptions = {}): WholeTimes | undefined {
   const { expr } = entry;
   if (expr.kind !== 'binary' || expr.operator !== 'divide') return undefined;
   const side = (part: typeof expr.left): Quantity | undefined => {
-    const result = evaluate({ ...entry, expr: part }, source, scope);
+    const result = evaluate({ ...entry, expr: part }, scope);
     return result.ok && result.value.kind === 'quantity' ? result.value.quantity : undefined;
   };
   const whole = side(expr.left);

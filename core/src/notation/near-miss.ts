@@ -1,9 +1,23 @@
 import { FUNCTIONS } from './functions.ts';
 import { UNIT_WORDS } from '../units/unit-table.ts';
 
+/** Words that people know for a function, and its name. */
+const KNOWN_AS: ReadonlyMap<string, string> = new Map([
+  ['average', 'mean'],
+  ['total', 'sum'],
+  ['largest', 'max'],
+  ['biggest', 'max'],
+  ['smallest', 'min'],
+  ['squareroot', 'sqrt'],
+  ['root', 'sqrt'],
+  ['diagonal', 'hyp'],
+  ['hypotenuse', 'hyp'],
+  ['remainder', 'mod'],
+]);
+
 /** How many letters may be wrong in a word before a guess is worth less than silence. */
 function allowance(word: string): number {
-  return word.length <= 3 ? 1 : word.length <= 7 ? 2 : 3;
+  return word.length <= 4 ? 1 : word.length <= 7 ? 2 : 3;
 }
 
 /**
@@ -35,10 +49,11 @@ export function editDistance(a: string, b: string, limit: number): number {
 /** The word nearest to `word`, if one is near enough; the first of equals. */
 export function nearestOf(word: string, candidates: Iterable<string>): string | undefined {
   const wanted = word.toLowerCase();
+  if (wanted.length === 1) return undefined;
   let least = allowance(wanted) + 1;
   let best: string | undefined;
   for (const candidate of candidates) {
-    // One letter is never a near miss of another: that would turn every a into a g.
+    // One letter is never a near miss: that would turn every a into a g.
     if (candidate.length === 1 && wanted.length <= 2) continue;
     const distance = editDistance(wanted, candidate.toLowerCase(), least - 1);
     if (distance < least) {
@@ -54,7 +69,16 @@ export function nearestName(word: string, names: readonly string[]): string | un
   return nearestOf(word, [...names, ...Object.keys(FUNCTIONS), ...UNIT_WORDS.keys()]);
 }
 
-/** The function that a word in front of a bracket was most likely meant for. */
+/** The unit, or of some other names, that an unknown word behind a number was most likely meant for: 5 fet, 68 F. */
+export function nearestUnit(word: string, names: readonly string[] = []): string | undefined {
+  if (/^[cf]$/i.test(word)) return `°${word.toUpperCase()}`;
+  return nearestOf(word, [...names, ...UNIT_WORDS.keys()]);
+}
+
+/** The function that a word in front of its value was most likely meant for: sqr, or cosine spelled out. */
 export function nearestFunction(word: string): string | undefined {
-  return nearestOf(word, Object.keys(FUNCTIONS));
+  const known = KNOWN_AS.get(word.toLowerCase());
+  if (known !== undefined) return known;
+  const names = Object.keys(FUNCTIONS);
+  return nearestOf(word, names) ?? names.find((name) => name.length > 2 && word.toLowerCase().startsWith(name));
 }

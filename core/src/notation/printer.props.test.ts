@@ -24,7 +24,7 @@ const SCOPE: Scope = {
 function resultOf(source: string) {
   const { entry } = parse(source);
   if (entry === undefined) return undefined;
-  const result = evaluate(entry, source, SCOPE);
+  const result = evaluate(entry, SCOPE);
   if (result.ok) return lineResult(result.value);
   return { ok: false as const, issue: { ...result.issue, start: 0, fields: {} } as never };
 }

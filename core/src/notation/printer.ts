@@ -212,10 +212,11 @@ function printSlopePart(literal: NumberLiteral, options: PrintOptions): string {
 
 function printMeasure(measure: Measure, options: PrintOptions): string {
   return measure.parts
-    .map(
-      (part) =>
-        `${printNumber(part, options)}${printUnitBehind(part.unit.symbol, part.unit.dimension === MONEY, options)}`,
-    )
+    .map((part) => {
+      const number = printNumber(part, options);
+      const { unit } = part;
+      return `${number}${printUnitBehind(number === '1' ? unit.one : unit.symbol, unit.dimension === MONEY, options)}`;
+    })
     .join(' ');
 }
 
@@ -242,7 +243,7 @@ function printScaled(scaled: Scaled, options: PrintOptions): string {
 export function printUnits(units: readonly UnitPower[], options: PrintOptions = {}): string {
   let text = '';
   for (const { unit, power } of units) {
-    const word = unit.dimension === MONEY ? (options.currency ?? '$') : wordOf(unit);
+    const word = unit.dimension === MONEY ? (options.currency ?? '$') : wordOf(unit, power < 0);
     const size = Math.abs(power);
     const powered = size === 1 ? word : `${word}${raised(`${size}`)}`;
     text += power < 0 ? `/${powered}` : text === '' ? powered : `·${powered}`;
@@ -250,8 +251,9 @@ export function printUnits(units: readonly UnitPower[], options: PrintOptions = 
   return text;
 }
 
-function wordOf(unit: UnitPower['unit']): string {
-  return /^[′″]/.test(unit.symbol) ? (unit.words.find((word) => /^[a-z]/.test(word)) ?? unit.symbol) : unit.symbol;
+function wordOf(unit: UnitPower['unit'], isOne: boolean): string {
+  if (/^[′″]/.test(unit.symbol)) return unit.words.find((word) => /^[a-z]/.test(word)) ?? unit.symbol;
+  return isOne ? unit.one : unit.symbol;
 }
 
 const FORM_WORDS = {

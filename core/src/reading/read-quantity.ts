@@ -64,7 +64,7 @@ function withUnits(digits: TwinText, units: readonly PoweredUnit[], currency: st
   const [only] = units;
   if (units.length === 1 && only?.unit.id === 'money' && only.power === 1)
     return { text: `${currency}${digits.text}`, plain: `${currency}${digits.plain}` };
-  const words = unitsText(units, currency);
+  const words = unitsText(units, currency, digits.plain === '1' || digits.plain === '-1');
   const plainWords = plainUnitsText(units, currency);
   const gap = words.startsWith('/') ? '' : ' ';
   return { text: `${digits.text}${gap}${words}`, plain: `${digits.plain}${gap}${plainWords}` };

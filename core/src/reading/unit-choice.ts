@@ -86,26 +86,29 @@ function squareOrCubic(unit: Unit, power: number): string | undefined {
   return `${power === 2 ? 'sq' : 'cu'} ${unit.words[0] as string}`;
 }
 
-function joined(units: readonly PoweredUnit[], word: (unit: Unit, size: number) => string, times: string): string {
+function joined(units: readonly PoweredUnit[], word: (unit: Unit, power: number) => string, times: string): string {
   let text = '';
   for (const { unit, power } of units) {
-    const written = word(unit, Math.abs(power));
+    const written = word(unit, power);
     text += power < 0 ? `/${written}` : text === '' ? written : `${times}${written}`;
   }
   return text;
 }
 
-/** "sq ft", "m²", "ft/s", "$/m": for the screen. */
-export function unitsText(units: readonly PoweredUnit[], currency: string): string {
+/** "sq ft", "m²", "ft/s", "$/m": for the screen. `isOne`: behind the number 1, as in 1 acre. */
+export function unitsText(units: readonly PoweredUnit[], currency: string, isOne = false): string {
   return joined(
     units,
-    (unit, size) => {
+    (unit, power) => {
+      const size = Math.abs(power);
       const word =
         unit.id === 'money'
           ? currency
           : unit.family === 'foot' || unit.id === 'deg'
             ? (unit.words.find((name) => /^[a-z]/.test(name)) as string)
-            : unit.symbol;
+            : isOne || power < 0
+              ? unit.one
+              : unit.symbol;
       return size === 1
         ? word
         : (squareOrCubic(unit, size) ?? `${word}${[...`${size}`].map((digit) => RAISED[Number(digit)]).join('')}`);
@@ -118,7 +121,8 @@ export function unitsText(units: readonly PoweredUnit[], currency: string): stri
 export function plainUnitsText(units: readonly PoweredUnit[], currency: string): string {
   return joined(
     units,
-    (unit, size) => {
+    (unit, power) => {
+      const size = Math.abs(power);
       const word = unit.id === 'money' ? currency : (unit.words.find((name) => /^[a-z]+$/.test(name)) as string);
       return size === 1 ? word : (squareOrCubic(unit, size) ?? `${word}^${size}`);
     },

@@ -9,7 +9,7 @@ const SLOTS = { line: (number: number) => (number <= 9 ? number - 1 : undefined)
 
 function programOf(source: string) {
   const { entry } = parse(source);
-  return entry && compile(foldEntry(entry, source).expr, SLOTS);
+  return entry && compile(foldEntry(entry).expr, SLOTS);
 }
 
 function columnsWith(...values: readonly (readonly [number, number, number])[]): Columns {

@@ -196,7 +196,7 @@ describe('the columns of the slate', () => {
             (!result.ok && result.issue.code === 'line.circle')
           )
             continue;
-          const byTree = evaluate(parsed.entry, shown.source, scope);
+          const byTree = evaluate(parsed.entry, scope);
           if (byTree.ok) expect(sameResult(result, lineResult(byTree.value)), shown.source).toBe(true);
           else expect(!result.ok && result.issue.code, shown.source).toBe(byTree.issue.code);
         }

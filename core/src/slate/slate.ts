@@ -214,7 +214,7 @@ export class Slate {
   /** What an entry comes to, before that is posted to the mark in front of it. */
   #amountOf(node: LineNode): LineResult {
     if (node.circle !== undefined || node.folded === undefined) return this.#results.of(node);
-    const result = evaluate(node.folded, node.parsed.source, this.#ownScope);
+    const result = evaluate(node.folded, this.#ownScope);
     return result.ok ? lineResult(result.value) : result;
   }
 
@@ -257,7 +257,7 @@ export class Slate {
       kind: 'line',
       line,
       parsed,
-      folded: parsed.entry && parsed.issues.length === 0 ? foldEntry(parsed.entry, line.source) : undefined,
+      folded: parsed.entry && parsed.issues.length === 0 ? foldEntry(parsed.entry) : undefined,
       references: referencesOf(parsed.entry),
       index: 0,
       circle: undefined,
@@ -411,7 +411,7 @@ export class Slate {
     if (node.circle) return { ok: false, issue: node.circle };
     const entry = node.folded;
     if (entry === undefined) return { ok: false, issue: node.parsed.issues[0] ?? NOT_YET_ISSUE };
-    const result = evaluate(entry, node.parsed.source, this.#ownScope);
+    const result = evaluate(entry, this.#ownScope);
     if (!result.ok) return result;
     const outcome = result.value;
     if (entry.assignment === undefined || entry.assignment.operator === 'keep' || outcome.kind === 'answer')

@@ -26,6 +26,7 @@ import {
  * - yard = 0.9144 m and pound = 0.45359237 kg: the international yard and pound agreement of 1959 (NIST SP 811, appendix B);
  *   the foot is a third of a yard, the inch a thirty-sixth (25.4 mm).
  * - US liquid gallon = 231 cubic inches, quart a quarter of it: NIST Handbook 44, appendix C.
+ * - US ton = 2,000 pounds (the short ton): NIST Handbook 44, appendix C.
  * - board foot = 144 cubic inches; a square of roofing = 100 square feet: the definitions of the trade (NIST Handbook 44).
  * - litre = 1 cubic decimetre; hectare = 10 000 m²; minute, hour, day; tonne; degree = π/180 rad: SI brochure, 9th edition, table 8.
  * - °C and °F: the SI brochure (0 °C = 273.15 K) and °F = 9/5 °C + 32.
@@ -36,6 +37,8 @@ export interface Unit {
   readonly words: readonly string[];
   /** What the read-back and the readings write. */
   readonly symbol: string;
+  /** The same of one, and behind "per": 1 acre, $/day. */
+  readonly one: string;
   /** What one unit is in SI base units; an angle's factor counts in units of π rad when `timesPi` is set. */
   readonly factor: Rational;
   readonly timesPi: boolean;
@@ -60,8 +63,8 @@ export interface Unit {
 }
 
 /** A row of the table: what most units do not have is left out. */
-type UnitRow = Omit<Unit, 'timesPi' | 'family' | 'rank' | 'powers' | 'share' | keyof SmallFactor> &
-  Partial<Pick<Unit, 'timesPi' | 'family' | 'rank' | 'powers'>>;
+type UnitRow = Omit<Unit, 'one' | 'timesPi' | 'family' | 'rank' | 'powers' | 'share' | keyof SmallFactor> &
+  Partial<Pick<Unit, 'one' | 'timesPi' | 'family' | 'rank' | 'powers'>>;
 
 const r = makeRational;
 const INCH = r(127, 5000);
@@ -85,8 +88,8 @@ const ROWS = [
   { id: 'm', words: ['m', 'metre', 'metres', 'meter', 'meters', 'mtr', 'mtrs'], symbol: 'm', factor: r(1), dimension: LENGTH, family: 'metre', rank: 3, powers: true, about: 'metres' },
   { id: 'km', words: ['km', 'kilometre', 'kilometres', 'kilometer', 'kilometers'], symbol: 'km', factor: r(1000), dimension: LENGTH, powers: true, about: 'kilometres' },
   { id: 'micron', words: ['µm', 'μm', 'um', 'micron', 'microns'], symbol: 'µm', factor: r(1, 1000000), dimension: LENGTH, about: 'thousandths of a millimetre' },
-  { id: 'square', words: ['square', 'squares'], symbol: 'squares', factor: times(multiplyRational(FOOT, FOOT), 100), dimension: AREA, about: 'squares of roofing, 100 sq ft each' },
-  { id: 'acre', words: ['acre', 'acres'], symbol: 'acres', factor: times(multiplyRational(YARD, YARD), 4840), dimension: AREA, about: 'acres, 4,840 sq yd each' },
+  { id: 'square', words: ['square', 'squares'], symbol: 'squares', one: 'square', factor: times(multiplyRational(FOOT, FOOT), 100), dimension: AREA, about: 'squares of roofing, 100 sq ft each' },
+  { id: 'acre', words: ['acre', 'acres'], symbol: 'acres', one: 'acre', factor: times(multiplyRational(YARD, YARD), 4840), dimension: AREA, about: 'acres, 4,840 sq yd each' },
   { id: 'ha', words: ['ha', 'hectare', 'hectares'], symbol: 'ha', factor: r(10000), dimension: AREA, about: 'hectares, 10,000 m² each' },
   { id: 'l', words: ['l', 'litre', 'litres', 'liter', 'liters', 'ltr', 'ltrs'], symbol: 'l', factor: r(1, 1000), dimension: VOLUME, about: 'litres, a cubic decimetre each' },
   { id: 'ml', words: ['ml', 'millilitre', 'millilitres', 'milliliter', 'milliliters'], symbol: 'ml', factor: r(1, 1000000), dimension: VOLUME, about: 'millilitres' },
@@ -96,12 +99,13 @@ const ROWS = [
   { id: 'kg', words: ['kg', 'kilogram', 'kilograms', 'kilo', 'kilos', 'kgs'], symbol: 'kg', factor: r(1), dimension: MASS, family: 'gram', rank: 2, about: 'kilograms' },
   { id: 'g', words: ['g', 'gram', 'grams'], symbol: 'g', factor: r(1, 1000), dimension: MASS, family: 'gram', rank: 1, about: 'grams' },
   { id: 't', words: ['t', 'tonne', 'tonnes'], symbol: 't', factor: r(1000), dimension: MASS, about: 'metric tonnes, 1,000 kg each' },
+  { id: 'ton', words: ['ton', 'tons'], symbol: 'tons', one: 'ton', factor: times(POUND, 2000), dimension: MASS, about: 'US tons, 2,000 lb each' },
   { id: 'lb', words: ['lb', 'lbs', 'pound', 'pounds'], symbol: 'lb', factor: POUND, dimension: MASS, family: 'pound', rank: 2, about: 'pounds' },
   { id: 'oz', words: ['oz', 'ounce', 'ounces'], symbol: 'oz', factor: times(POUND, 1, 16), dimension: MASS, family: 'pound', rank: 1, about: 'ounces, 16 to a pound' },
   { id: 's', words: ['s', 'sec', 'secs', 'second', 'seconds'], symbol: 's', factor: r(1), dimension: TIME, family: 'hour', rank: 1, about: 'seconds' },
   { id: 'min', words: ['min', 'mins', 'minute', 'minutes'], symbol: 'min', factor: r(60), dimension: TIME, family: 'hour', rank: 2, about: 'minutes' },
   { id: 'h', words: ['h', 'hr', 'hrs', 'hour', 'hours'], symbol: 'h', factor: r(3600), dimension: TIME, family: 'hour', rank: 3, about: 'hours' },
-  { id: 'day', words: ['day', 'days'], symbol: 'days', factor: r(86400), dimension: TIME, family: 'hour', rank: 4, about: 'days of 24 hours' },
+  { id: 'day', words: ['day', 'days'], symbol: 'days', one: 'day', factor: r(86400), dimension: TIME, family: 'hour', rank: 4, about: 'days of 24 hours' },
   { id: 'money', words: [], symbol: '$', factor: r(1), dimension: MONEY, about: 'money in the currency of the job' },
   { id: 'deg', words: ['°', 'deg', 'degree', 'degrees'], symbol: '°', factor: r(1, 180), timesPi: true, dimension: ANGLE, family: 'degree', rank: 3, about: 'degrees' },
   { id: 'arcmin', words: [], symbol: '′', factor: r(1, 10800), timesPi: true, dimension: ANGLE, family: 'degree', rank: 2, about: 'minutes of a degree, after °' },
@@ -129,12 +133,25 @@ function smallFactor({ num, den }: Rational, dimension: Dimension): SmallFactor 
 
 /** Every unit, all of one shape: the reader looks at them at every keystroke. */
 export const UNITS: readonly Unit[] = (ROWS as readonly UnitRow[]).map(
-  ({ id, words, symbol, factor, timesPi = false, dimension, family, rank = 0, powers = false, about }) => {
+  ({
+    id,
+    words,
+    symbol,
+    one = symbol,
+    factor,
+    timesPi = false,
+    dimension,
+    family,
+    rank = 0,
+    powers = false,
+    about,
+  }) => {
     const least = leastOf(family, factor);
     return {
       id,
       words,
       symbol,
+      one,
       factor,
       timesPi,
       dimension,

@@ -108,6 +108,7 @@ describe('the unit table', () => {
     ['gal', '231 cu in'],
     ['square', '100 sq ft'],
     ['acre', '4840 sq yd'],
+    ['ton', '2000 lb'],
     ['ha', '10000 m2'],
     ['l', '1000 cm3'],
   ] as const)('one %s is %s', (unit, entry) => {

@@ -48,7 +48,7 @@ export function useReckoning(entry: Ref<string>) {
   /** A size divided by a size: how often it goes, and what is left over. */
   const whole = computed(() => {
     const parsed = (inHand.value ?? resting.value)?.parsed;
-    return parsed?.entry && wholeTimes(parsed.entry, parsed.source, store.scope(), style.value);
+    return parsed?.entry && wholeTimes(parsed.entry, store.scope(), style.value);
   });
   /** What the entry in hand uses lights up where it stands. */
   const used = computed<Used>((before) =>

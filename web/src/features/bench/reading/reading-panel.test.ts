@@ -26,7 +26,7 @@ async function aReading(
       line: '#3',
       change: {},
       style,
-      whole: tree && wholeTimes(tree, entry, EMPTY_SCOPE),
+      whole: tree && wholeTimes(tree, EMPTY_SCOPE),
       ...more,
     },
   });

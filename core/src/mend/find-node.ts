@@ -1,0 +1,47 @@
+import type { Span } from '../base/span.ts';
+import type { Expr } from '../notation/ast.ts';
+
+/** The parts of a node that are nodes themselves, as they stand in the entry. */
+function partsOf(expr: Expr): readonly Expr[] {
+  switch (expr.kind) {
+    case 'scaled':
+    case 'signed':
+    case 'percent':
+      return [expr.operand];
+    case 'binary':
+    case 'compare':
+      return [expr.left, expr.right];
+    case 'percentStep':
+      return [expr.left, expr.percent];
+    case 'power':
+      return [expr.base, expr.exponent];
+    case 'call':
+      return expr.args;
+    default:
+      return [];
+  }
+}
+
+/** The outermost node that stands at exactly this place, and the one it is a part of; undefined where there is none. */
+export function findNode(
+  expr: Expr,
+  place: Span,
+  parent?: Expr,
+): { readonly node: Expr; readonly parent: Expr | undefined } | undefined {
+  if (expr.start === place.start && expr.end === place.end) return { node: expr, parent };
+  for (const part of partsOf(expr)) {
+    const found = findNode(part, place, expr);
+    if (found) return found;
+  }
+  return undefined;
+}
+
+/** The first node, in the order of the entry, for which this holds. */
+export function firstNode(expr: Expr, holds: (node: Expr) => boolean): Expr | undefined {
+  if (holds(expr)) return expr;
+  for (const part of partsOf(expr)) {
+    const found = firstNode(part, holds);
+    if (found) return found;
+  }
+  return undefined;
+}

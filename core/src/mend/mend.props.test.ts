@@ -1,0 +1,64 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { reckon } from '../evaluate/reckon.ts';
+import type { Scope } from '../evaluate/scope.ts';
+import { entryText } from '../testing/arbitrary-entry.ts';
+import { makeRational } from '../number/rational.ts';
+import { quantityIn } from '../units/quantity.ts';
+import { unitById } from '../units/unit-table.ts';
+
+const rail = { ok: true, quantity: quantityIn(makeRational(50), unitById('in')) } as const;
+const SCOPE: Scope = {
+  mark: (name) => (name === 'rail' ? rail : undefined),
+  line: () => rail,
+  run: () => [rail],
+  last: () => rail,
+  names: () => ['rail'],
+};
+const issueOf = (entry: string) => reckon(entry, { scope: SCOPE }).issue;
+
+/** What a hand does to an entry: a letter left out, one too many, two the other way round, a word of its own. */
+const slips = fc.oneof(
+  fc.constant((entry: string, at: number) => entry.slice(0, at) + entry.slice(at + 1)),
+  fc
+    .constantFrom('+', '*', '(', ')', '3', "'", '"', ' 5', ' by ', ' oc', ' F', 'x', '@', '..', ' to m', '%', ' rial')
+    .map((extra) => (entry: string, at: number) => entry.slice(0, at) + extra + entry.slice(at)),
+  fc.constant(
+    (entry: string, at: number) => entry.slice(0, at) + (entry[at + 1] ?? '') + (entry[at] ?? '') + entry.slice(at + 2),
+  ),
+);
+
+describe('the fixes of an entry with a slip in it', () => {
+  const damaged = fc
+    .tuple(entryText, slips, fc.nat({ max: 60 }))
+    .map(([entry, slip, at]) => slip(entry, at % (entry.length + 1)));
+
+  it('are few, say something, and change the entry', () => {
+    fc.assert(
+      fc.property(damaged, (entry) => {
+        const fixes = issueOf(entry)?.fixes ?? [];
+        expect(fixes.length).toBeLessThanOrEqual(4);
+        for (const fix of fixes) {
+          expect(fix.label.trim()).not.toBe('');
+          expect(fix.entry).not.toBe(entry);
+        }
+      }),
+      { numRuns: 2000 },
+    );
+  });
+
+  it('lead to an end: the first one applied again and again leaves nothing wrong, or nothing to offer', () => {
+    fc.assert(
+      fc.property(damaged, (entry) => {
+        let text = entry;
+        for (let steps = 0; steps < 20; steps += 1) {
+          const fix = issueOf(text)?.fixes[0];
+          if (fix === undefined) return;
+          text = fix.entry;
+        }
+        throw new Error(`${entry} goes round and round: ${text}`);
+      }),
+      { numRuns: 2000 },
+    );
+  });
+});

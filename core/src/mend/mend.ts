@@ -1,0 +1,100 @@
+import type { Fix, Issue } from '../base/issue.ts';
+import type { Entry } from '../notation/ast.ts';
+import { rewrite } from './rewrite.ts';
+import { angleFixes, directiveFixes, powerFixes, secondUnitFixes, signFixes, swapFixes } from './tree-fixes.ts';
+import { unitFixes } from './unit-fixes.ts';
+import {
+  characterFixes,
+  emptyFixes,
+  itFixes,
+  nameFixes,
+  sideBySideFixes,
+  symbolFixes,
+  unitNameFixes,
+} from './word-fixes.ts';
+
+/** An entry that was refused. `entry` is missing where it could not be read. */
+export interface Refused {
+  readonly source: string;
+  readonly entry: Entry | undefined;
+  /** Names of the marks there are. */
+  readonly names: readonly string[];
+}
+
+/** No more buttons than one row on a phone holds. */
+const MOST = 4;
+
+/**
+ * The issue of a refused entry with the fixes that mend it: those the reader had at hand and those that follow from the
+ * tree, each tried first.
+ * @param tryOut what is the matter with an entry, if anything
+ */
+export function mended(issue: Issue, refused: Refused, tryOut: (entry: string) => Issue | undefined): Issue {
+  const candidates = fixesOf(issue, refused);
+  if (candidates.length === 0) return issue;
+  const sound = candidates.filter((fix) => isNearer(fix, issue, refused.source, tryOut(fix.entry)));
+  return { ...issue, fixes: sound.slice(0, MOST) };
+}
+
+/** What may be left to do once the entry says what was meant: go on typing, give a number its unit, mend what is used. */
+const MENDED_ELSEWHERE: ReadonlySet<Issue['code']> = new Set([
+  'entry.unfinished',
+  'kind.add_plain',
+  'line.failed',
+  'mark.failed',
+]);
+
+/** Whether a fix leads on: to a result, to what is mended elsewhere, or to trouble in another place of the entry. */
+function isNearer(fix: Fix, issue: Issue, source: string, left: Issue | undefined): boolean {
+  if (left === undefined || MENDED_ELSEWHERE.has(left.code)) return true;
+  const behind = source.length - issue.end;
+  const end = fix.entry.length - behind;
+  // What stands next to the place is a part of the same trouble: 16" + oc is no better than 16" oc.
+  if (left.start >= end) return fix.entry.slice(end, left.start).trim() !== '';
+  return left.end <= issue.start && source.slice(left.end, issue.start).trim() !== '';
+}
+
+/** What may mend the entry, likeliest first. */
+function fixesOf(issue: Issue, { source, entry, names }: Refused): readonly Fix[] {
+  const expr = entry?.expr;
+  switch (issue.code) {
+    case 'kind.add_plain':
+    case 'kind.compare':
+    case 'kind.function':
+      return expr ? unitFixes(issue, expr, source) : [];
+    case 'kind.multiply':
+      return expr ? angleFixes(expr, issue, source) : [];
+    case 'kind.unit_on_quantity':
+      return expr ? secondUnitFixes(expr, issue, source) : [];
+    case 'root.of_negative':
+    case 'range.step':
+      return expr ? signFixes(expr, issue, source) : [];
+    case 'range.leg':
+    case 'range.arc':
+      return expr ? swapFixes(expr, issue, source) : [];
+    case 'power.not_plain':
+      return expr ? powerFixes(expr, issue, source) : [];
+    case 'directive.kind':
+      return entry ? directiveFixes(entry, issue, source) : [];
+    case 'directive.unknown':
+      return [...unitNameFixes(issue, issue.fields.target, source), ...issue.fixes];
+    case 'run.backwards': {
+      const run = `${issue.fields.to}..${issue.fields.from}`;
+      return [{ label: run, entry: rewrite(source, issue, run) }];
+    }
+    case 'name.unknown':
+      return issue.fixes.length > 0 ? issue.fixes : nameFixes(issue, source, names);
+    case 'percent.of_it':
+      return itFixes(issue, source);
+    case 'entry.side_by_side':
+      return [...sideBySideFixes(issue, source), ...issue.fixes];
+    case 'symbol.unexpected':
+      return [...symbolFixes(issue, source), ...issue.fixes];
+    case 'character.unknown':
+      return [...characterFixes(issue, source), ...issue.fixes];
+    case 'bracket.empty':
+      return emptyFixes(issue, source);
+    default:
+      return issue.fixes;
+  }
+}

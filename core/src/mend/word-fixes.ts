@@ -1,0 +1,131 @@
+/** Fixes for words and symbols: a name nearly right, words written as people say them, an operator too many. */
+import type { Fix, Issue } from '../base/issue.ts';
+import type { Span } from '../base/span.ts';
+import { nearestFunction, nearestName, nearestUnit } from '../notation/near-miss.ts';
+import type { IssueOf } from './issue-of.ts';
+import { rewrite } from './rewrite.ts';
+
+/** Words that people write for an operator, and what the entry says instead. */
+const SAID: ReadonlyMap<string, { readonly label: string; readonly written: string }> = new Map([
+  ['by', { label: 'Multiply', written: ' × ' }],
+  ['times', { label: 'Multiply', written: ' × ' }],
+  ['plus', { label: 'Add', written: ' + ' }],
+  ['minus', { label: 'Subtract', written: ' − ' }],
+  ['less', { label: 'Subtract', written: ' − ' }],
+  ['over', { label: 'Divide', written: ' ÷ ' }],
+  ['and', { label: 'As one size', written: ' ' }],
+]);
+
+/** Shares that have a name, as a fraction. */
+const SHARES: ReadonlyMap<string, string> = new Map([
+  ['half', '1/2'],
+  ['third', '1/3'],
+  ['quarter', '1/4'],
+]);
+
+const WORD_BEFORE = /([\p{L}_][\p{L}\p{N}_.]*)\s*$/u;
+const WORD_AT = /^[\p{L}_][\p{L}\p{N}_.]*/u;
+
+/** The entry with a stretch written differently and no white space but the text's own around it. */
+function swap(source: string, start: number, end: number, text: string): string {
+  return `${source.slice(0, start).trimEnd()}${text}${source.slice(end).trimStart()}`.trim();
+}
+
+/** Two values side by side: the word that was to stand for an operator, a function or a unit, or that only tells more. */
+export function sideBySideFixes(issue: Issue, source: string): readonly Fix[] {
+  const left = WORD_BEFORE.exec(source.slice(0, issue.start));
+  const right = WORD_AT.exec(source.slice(issue.start))?.[0];
+  const rightEnd = issue.start + (right?.length ?? 0);
+  const off = /^(.*%)\s*off\s+(.+)$/i.exec(source);
+  if (off) return [{ label: `${off[2]} − ${off[1]}`, entry: `${off[2]} - ${off[1]}` }];
+  const saidLeft = SAID.get(left?.[1]?.toLowerCase() ?? '');
+  if (left && saidLeft)
+    return [{ label: saidLeft.label, entry: swap(source, left.index, issue.start, saidLeft.written) }];
+  const saidRight = SAID.get(right?.toLowerCase() ?? '');
+  if (saidRight) return [{ label: saidRight.label, entry: swap(source, issue.start, rightEnd, saidRight.written) }];
+  const fixes = left?.[1] === undefined ? [] : functionFixes(issue, source, left.index, left[1]);
+  if (right === undefined) return fixes;
+  const leaveOut = { label: `Leave out ${right}`, entry: swap(source, issue.start, rightEnd, ' ') };
+  return [...degreeFixes(issue, source, right), ...fixes, leaveOut];
+}
+
+/** cosine 30, cbrt(8): the function that the word in front was meant for, or no word in front of the bracket. */
+function functionFixes(issue: Issue, source: string, start: number, word: string): readonly Fix[] {
+  const gap = /\S$/.test(source.slice(0, start)) ? ' ' : '';
+  const near = nearestFunction(word);
+  if (near !== undefined) return [{ label: near, entry: swap(source, start, start + word.length, `${gap}${near} `) }];
+  return source[issue.start] === '('
+    ? [{ label: `Leave out ${word}`, entry: swap(source, start, issue.start, gap) }]
+    : [];
+}
+
+/** 68 degrees F */
+function degreeFixes(issue: Issue, source: string, right: string): readonly Fix[] {
+  const degree = /^[cf]$/i.test(right) ? /\s*(?:°|deg|degrees?)\s*$/i.exec(source.slice(0, issue.start)) : null;
+  const sign = `°${right.toUpperCase()}`;
+  return degree ? [{ label: sign, entry: swap(source, degree.index, issue.start + right.length, ` ${sign}`) }] : [];
+}
+
+/** A symbol where a value was due: the symbol beside it is the one too many, or another was meant. */
+export function symbolFixes(issue: IssueOf<'symbol.unexpected'>, source: string): readonly Fix[] {
+  const { symbol } = issue.fields;
+  const before = source.slice(0, issue.start);
+  const after = source.slice(issue.end);
+  if (symbol === '..') return [{ label: 'A decimal point', entry: `${before}.${after}` }];
+  if (!/^(in|to)$/i.test(symbol)) return [];
+  return [...slopeFixes(before, after), ...withoutOperator(before, ` ${symbol}${after}`)];
+}
+
+/** 3 @ 16": three of them. */
+export function characterFixes(issue: IssueOf<'character.unknown'>, source: string): readonly Fix[] {
+  return issue.fields.character === '@'
+    ? [{ label: 'Multiply', entry: swap(source, issue.start, issue.end, ' × ') }]
+    : [];
+}
+
+/** 5 * (): the operator goes with the brackets, which are left out in any case. */
+export function emptyFixes(issue: Issue, source: string): readonly Fix[] {
+  const fixes = withoutOperator(source.slice(0, issue.start), source.slice(issue.end));
+  return fixes.length > 0 ? fixes : issue.fixes;
+}
+
+function withoutOperator(before: string, after: string): readonly Fix[] {
+  const operator = /\s*[-+*/×÷−·^]\s*$/.exec(before);
+  return operator && operator.index > 0
+    ? [{ label: `Leave out ${operator[0].trim()}`, entry: `${before.slice(0, operator.index)}${after}`.trim() }]
+    : [];
+}
+
+/** 6" in 12": rise and run are plain numbers. */
+function slopeFixes(before: string, after: string): readonly Fix[] {
+  const rise = /(\d+)\s*(?:"|″|in|inches)\s*$/i.exec(before);
+  const run = /^\s*(\d+)\s*(?:"|″|in\b|inches\b)?/i.exec(after);
+  if (!rise || !run) return [];
+  const text = `${rise[1]}:${run[1]}`;
+  return [{ label: `A slope, ${text}`, entry: `${before.slice(0, rise.index)}${text}${after.slice(run[0].length)}` }];
+}
+
+/** A unit that a word was most likely meant for. */
+export function unitNameFixes(place: Span, word: string, source: string): readonly Fix[] {
+  const near = nearestUnit(word);
+  return near === undefined ? [] : [{ label: near, entry: rewrite(source, place, near) }];
+}
+
+/** A name that nothing has: the nearest of what may stand there, or the entry without it. */
+export function nameFixes(issue: IssueOf<'name.unknown'>, source: string, names: readonly string[]): readonly Fix[] {
+  const { name } = issue.fields;
+  const before = source.slice(0, issue.start);
+  const isBehindNumber = /[\d)⅛⅜⅝⅞¼½¾]\s*$/u.test(before);
+  const share = SHARES.get(name.toLowerCase());
+  if (share !== undefined) return [{ label: share, entry: rewrite(source, issue, share) }];
+  const near = isBehindNumber ? nearestUnit(name, names) : nearestName(name, names);
+  if (near !== undefined) return [{ label: near, entry: rewrite(source, issue, near) }];
+  return isBehindNumber ? [{ label: `Leave out ${name}`, entry: rewrite(source, issue, '') }] : [];
+}
+
+/** "of it" where there is no sum so far: without it, or the last result. */
+export function itFixes(issue: Span, source: string): readonly Fix[] {
+  const of = /\s*\bof\s+$/i.exec(source.slice(0, issue.start));
+  if (of) return [{ label: 'Leave out of it', entry: rewrite(source, { start: of.index, end: issue.end }, '') }];
+  return [{ label: 'last', entry: rewrite(source, issue, 'last') }];
+}
