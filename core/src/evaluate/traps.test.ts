@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { parse } from '../notation/parser.ts';
-import { EMPTY_SCOPE } from './scope.ts';
-import { reckon } from './reckon.ts';
+import { makeRational } from '../number/rational.ts';
+import { EMPTY_SCOPE, type Scope } from './scope.ts';
+import { otherReadings, reckon } from './reckon.ts';
 import { Session } from './session.ts';
 import { wholeTimes } from './whole-times.ts';
 import { DEFAULT_STYLE } from '../reading/style.ts';
@@ -57,12 +58,40 @@ describe('traps', () => {
     expect(session.enter('RAIL * 2 + rail').reading?.text).toBe('12′ 6″');
   });
 
+  const rail: Scope = {
+    ...EMPTY_SCOPE,
+    mark: (name) => (name === 'rail' ? { ok: true, quantity: { value: makeRational(3), dimension: 0 } } : undefined),
+  };
   it.each([
     [`9'-7"`, `9' − 7"`],
+    [`9'-7" + 2'-3"`, `9' − 7" + 2'-3" | 9'-7" + 2' − 3"`],
+    [`9' - 7 1/4"`, `9' 7 1/4"`],
+    [`3' + 9' -7"`, `3' + 9' 7"`],
+    [`12'-18"`, ''],
+    [`9' − 7"`, ''],
+    ['7-1/2', '7 1/2'],
     ['24 / 2 rail', '24 / (2 rail)'],
+    ['1/2 rail', '1 / (2 rail)'],
+    ['12 / 3/4', '12 / 3 / 4'],
+    ['144/3/4', '144/(3/4)'],
     ['max(1,250)', 'max(1; 250)'],
-  ])('%s offers the other reading, one touch away', (entry, other) => {
-    expect(parse(entry).alternatives.map((alternative) => alternative.entry)).toEqual([other]);
+    ['1,250 m', '1.250 m'],
+    ['$1,250', ''],
+    ['-3^2', '(-3)^2'],
+    ['-3^3', ''],
+    ['sin(pi/6)', 'sin((pi/6) rad)'],
+    ['cos 0.5 * 2', 'cos(0.5 rad) * 2'],
+    ['sin 30', ''],
+    [`5'^2`, '5 sq ft'],
+    ['5 ft^2', '(5 ft)^2'],
+    ['1 ft^2', ''],
+    [`9' 7"`, ''],
+    ['5 + 6 * 4', ''],
+  ])('%s offers the other reading, one touch away: %s', (entry, others) => {
+    const options = { scope: rail };
+    const offered = otherReadings(reckon(entry, options), options);
+    expect(offered.map((other) => other.entry).join(' | ')).toBe(others);
+    for (const { taken, label } of offered) expect(taken !== '' && label !== '').toBe(true);
   });
 });
 

@@ -2,7 +2,7 @@ import type { Span } from '../base/span.ts';
 import type { Expr } from '../notation/ast.ts';
 
 /** The parts of a node that are nodes themselves, as they stand in the entry. */
-function partsOf(expr: Expr): readonly Expr[] {
+export function partsOf(expr: Expr): readonly Expr[] {
   switch (expr.kind) {
     case 'scaled':
     case 'signed':

@@ -5,9 +5,11 @@ import { angleFixes, directiveFixes, powerFixes, secondUnitFixes, signFixes, swa
 import { unitFixes } from './unit-fixes.ts';
 import {
   characterFixes,
+  commaFixes,
   emptyFixes,
   itFixes,
   nameFixes,
+  numberFixes,
   sideBySideFixes,
   symbolFixes,
   unitNameFixes,
@@ -87,11 +89,15 @@ function fixesOf(issue: Issue, { source, entry, names }: Refused): readonly Fix[
     case 'percent.of_it':
       return itFixes(issue, source);
     case 'entry.side_by_side':
-      return [...sideBySideFixes(issue, source), ...issue.fixes];
+      return [...sideBySideFixes(issue, source, names), ...issue.fixes];
     case 'symbol.unexpected':
       return [...symbolFixes(issue, source), ...issue.fixes];
     case 'character.unknown':
       return [...characterFixes(issue, source), ...issue.fixes];
+    case 'comma.unexpected':
+      return commaFixes(issue, source);
+    case 'unit.without_number':
+      return [...numberFixes(issue, source), ...issue.fixes];
     case 'bracket.empty':
       return emptyFixes(issue, source);
     default:

@@ -4,6 +4,7 @@ import type { Span } from '../base/span.ts';
 import type { Entry, Expr } from '../notation/ast.ts';
 import { printUnits } from '../notation/printer.ts';
 import { LENGTH } from '../units/dimension.ts';
+import { bare, isBracketed } from './bracketed.ts';
 import { findNode } from './find-node.ts';
 import type { IssueOf } from './issue-of.ts';
 import { rewrite } from './rewrite.ts';
@@ -19,24 +20,6 @@ export function angleFixes(expr: Expr, issue: IssueOf<'kind.multiply'>, source: 
     label: `${name}(${text})`,
     entry: rewrite(source, angle, `${name}(${text})`),
   }));
-}
-
-/** Whether one pair of brackets goes around all of a text. */
-function isBracketed(text: string): boolean {
-  if (!text.startsWith('(') || !text.endsWith(')')) return false;
-  let depth = 0;
-  for (let at = 0; at < text.length - 1; at += 1) {
-    if (text[at] === '(') depth += 1;
-    else if (text[at] === ')') depth -= 1;
-    if (depth === 0) return false;
-  }
-  return true;
-}
-
-/** Text of a node without the brackets around all of it. */
-function bare(source: string, node: Span): string {
-  const text = source.slice(node.start, node.end).trim();
-  return isBracketed(text) ? text.slice(1, -1) : text;
 }
 
 /** (5') mm: a quantity needs no unit; most likely it was to be read in that one. */

@@ -3,6 +3,7 @@ import type { Fix } from '../base/issue.ts';
 import type { Expr } from '../notation/ast.ts';
 import { printUnits } from '../notation/printer.ts';
 import type { Kind } from '../units/dimension.ts';
+import { isBracketed } from './bracketed.ts';
 import { findNode, firstNode } from './find-node.ts';
 import type { IssueOf } from './issue-of.ts';
 import { rewrite } from './rewrite.ts';
@@ -36,7 +37,7 @@ export function unitFixes(
   if (at === undefined) return [];
   const { plain, kind, beside } = at;
   const text = source.slice(plain.start, plain.end);
-  const written = plain.kind === 'number' || (text.startsWith('(') && text.endsWith(')')) ? text : `(${text})`;
+  const written = plain.kind === 'number' || isBracketed(text) ? text : `(${text})`;
   const usual = USUAL[kind] ?? [];
   const used = usedUnit(beside);
   const isUsed = ({ mark }: { mark: string }) => mark === used;

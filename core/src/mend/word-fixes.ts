@@ -16,8 +16,11 @@ const SAID: ReadonlyMap<string, { readonly label: string; readonly written: stri
   ['and', { label: 'As one size', written: ' ' }],
 ]);
 
-/** Shares that have a name, as a fraction. */
-const SHARES: ReadonlyMap<string, string> = new Map([
+/** Numbers and shares said in words. */
+const NUMBER_WORDS: ReadonlyMap<string, string> = new Map([
+  ...['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'].map(
+    (word, n) => [word, `${n + 1}`] as const,
+  ),
   ['half', '1/2'],
   ['third', '1/3'],
   ['quarter', '1/4'],
@@ -32,21 +35,79 @@ function swap(source: string, start: number, end: number, text: string): string 
 }
 
 /** Two values side by side: the word that was to stand for an operator, a function or a unit, or that only tells more. */
-export function sideBySideFixes(issue: Issue, source: string): readonly Fix[] {
+export function sideBySideFixes(issue: Issue, source: string, names: readonly string[]): readonly Fix[] {
   const left = WORD_BEFORE.exec(source.slice(0, issue.start));
   const right = WORD_AT.exec(source.slice(issue.start))?.[0];
   const rightEnd = issue.start + (right?.length ?? 0);
   const off = /^(.*%)\s*off\s+(.+)$/i.exec(source);
   if (off) return [{ label: `${off[2]} − ${off[1]}`, entry: `${off[2]} - ${off[1]}` }];
+  const shape = seenAsOne(issue, source);
+  if (shape.length > 0) return shape;
   const saidLeft = SAID.get(left?.[1]?.toLowerCase() ?? '');
   if (left && saidLeft)
     return [{ label: saidLeft.label, entry: swap(source, left.index, issue.start, saidLeft.written) }];
   const saidRight = SAID.get(right?.toLowerCase() ?? '');
   if (saidRight) return [{ label: saidRight.label, entry: swap(source, issue.start, rightEnd, saidRight.written) }];
+  const labels = labelFixes(issue, source, names);
+  if (labels.length > 0) return labels;
   const fixes = left?.[1] === undefined ? [] : functionFixes(issue, source, left.index, left[1]);
   if (right === undefined) return fixes;
   const leaveOut = { label: `Leave out ${right}`, entry: swap(source, issue.start, rightEnd, ' ') };
   return [...degreeFixes(issue, source, right), ...fixes, leaveOut];
+}
+
+/** 6' 4 and a half, 1 250 mm, 6 in 12": what stands apart is one number or a slope. */
+function seenAsOne(issue: Issue, source: string): readonly Fix[] {
+  const before = source.slice(0, issue.start);
+  const rest = source.slice(issue.start);
+  const half = /^and\s+a\s+(half|third|quarter)\b/i.exec(rest);
+  if (half) {
+    const share = NUMBER_WORDS.get((half[1] as string).toLowerCase()) as string;
+    return [{ label: share, entry: swap(source, issue.start, issue.start + half[0].length, ` ${share} `) }];
+  }
+  const thousands = /(?:^|[^\d.,/])\d{1,3} $/.test(before) && /^\d{3}(?![\d/])/.test(rest);
+  if (thousands) {
+    const one = swap(source, issue.start, issue.start, '');
+    return [{ label: (/\d+$/.exec(before.trimEnd())?.[0] ?? '') + rest.slice(0, 3), entry: one }];
+  }
+  if (/\d+\s*in\s+$/i.test(before)) return slopeFixes(before.replace(/in\s+$/i, ''), rest);
+  return [];
+}
+
+/** Span 12'-0": the words in front of a size, as a label of its line. */
+function labelFixes(issue: Issue, source: string, names: readonly string[]): readonly Fix[] {
+  const words = /^\s*(\p{L}[\p{L} ]*?)\s+(?=[\d.½¼¾⅛⅜⅝⅞(])/u.exec(source);
+  const label = words?.[1];
+  if (words === null || label === undefined || words[0].length < issue.start) return [];
+  const lower = label.toLowerCase();
+  const means = (word: string) => word === 'of' || SAID.has(word) || nearestFunction(word) !== undefined;
+  if (names.some((name) => name.toLowerCase() === lower) || lower.split(' ').some(means)) return [];
+  const size = source.slice(words[0].length);
+  return [
+    { label: `${label} as a label`, entry: `${label}: ${size}` },
+    { label: `Leave out ${label}`, entry: size },
+  ];
+}
+
+/** five feet: the number said in a word before a unit. */
+export function numberFixes(issue: Issue, source: string): readonly Fix[] {
+  const word = WORD_BEFORE.exec(source.slice(0, issue.start));
+  const number = NUMBER_WORDS.get(word?.[1]?.toLowerCase() ?? '');
+  return word && number !== undefined
+    ? [
+        {
+          label: `${number} ${source.slice(issue.start, issue.end)}`,
+          entry: swap(source, word.index, issue.start, `${number} `),
+        },
+      ]
+    : [];
+}
+
+/** 5 feet, 6 inches: one size with a comma in it. */
+export function commaFixes(issue: Issue, source: string): readonly Fix[] {
+  const apart = /[^\d\s]\s*$/.test(source.slice(0, issue.start));
+  const leaveOut = { label: 'Leave out the comma', entry: swap(source, issue.start, issue.end, ' ') };
+  return apart ? [leaveOut, ...issue.fixes.slice(1)] : issue.fixes;
 }
 
 /** cosine 30, cbrt(8): the function that the word in front was meant for, or no word in front of the bracket. */
@@ -98,7 +159,7 @@ function withoutOperator(before: string, after: string): readonly Fix[] {
 
 /** 6" in 12": rise and run are plain numbers. */
 function slopeFixes(before: string, after: string): readonly Fix[] {
-  const rise = /(\d+)\s*(?:"|″|in|inches)\s*$/i.exec(before);
+  const rise = /(\d+)\s*(?:"|″|in|inches)?\s*$/i.exec(before);
   const run = /^\s*(\d+)\s*(?:"|″|in\b|inches\b)?/i.exec(after);
   if (!rise || !run) return [];
   const text = `${rise[1]}:${run[1]}`;
@@ -116,8 +177,8 @@ export function nameFixes(issue: IssueOf<'name.unknown'>, source: string, names:
   const { name } = issue.fields;
   const before = source.slice(0, issue.start);
   const isBehindNumber = /[\d)⅛⅜⅝⅞¼½¾]\s*$/u.test(before);
-  const share = SHARES.get(name.toLowerCase());
-  if (share !== undefined) return [{ label: share, entry: rewrite(source, issue, share) }];
+  const number = NUMBER_WORDS.get(name.toLowerCase());
+  if (number !== undefined) return [{ label: number, entry: rewrite(source, issue, number) }];
   const near = isBehindNumber ? nearestUnit(name, names) : nearestName(name, names);
   if (near !== undefined) return [{ label: near, entry: rewrite(source, issue, near) }];
   return isBehindNumber ? [{ label: `Leave out ${name}`, entry: rewrite(source, issue, '') }] : [];

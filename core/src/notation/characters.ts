@@ -133,9 +133,9 @@ export function isSpace(code: number): boolean {
   );
 }
 
-/** The narrow spaces that group the digits of a number. */
+/** The narrow and no-break spaces that group the digits of a number. */
 export function isThinSpace(code: number): boolean {
-  return code === 0x2009 || code === 0x202f;
+  return code === 0x2009 || code === 0x202f || code === 0xa0;
 }
 
 const LETTER = /^\p{L}$/u;

@@ -6,16 +6,7 @@ import type * as T from './token.ts';
 /** Thrown by the parser to itself once the first issue is recorded; `parse` catches it. */
 export const STOP = Symbol('parser stops');
 
-/** Another way to read the entry, offered beside the one that was taken. */
-export interface Alternative extends Span {
-  /** What was taken, in a few words. */
-  readonly taken: string;
-  readonly label: string;
-  readonly entry: string;
-}
-
 const NO_ISSUES: readonly Issue[] = [];
-const NO_ALTERNATIVES: readonly Alternative[] = [];
 
 /** Where the parser stands in the tokens of one entry, and what it has to say so far. */
 export class Cursor {
@@ -39,7 +30,6 @@ export class Cursor {
   private keepUntil = 0;
   /** Made when there is something to put in: most entries have nothing to say. */
   private reported: Issue[] | undefined;
-  private offered: Alternative[] | undefined;
 
   constructor(table: T.TokenTable) {
     this.table = table;
@@ -62,20 +52,10 @@ export class Cursor {
     this.ghost = '';
     this.unfinished = false;
     this.reported = undefined;
-    this.offered = undefined;
   }
 
   get issues(): readonly Issue[] {
     return this.reported ?? NO_ISSUES;
-  }
-
-  get alternatives(): readonly Alternative[] {
-    return this.offered ?? NO_ALTERNATIVES;
-  }
-
-  offer(alternative: Alternative): void {
-    this.offered ??= [];
-    this.offered.push(alternative);
   }
 
   private report(issue: Issue): void {

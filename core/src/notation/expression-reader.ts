@@ -3,7 +3,7 @@ import type { Fix } from '../base/issue.ts';
 import type { Span } from '../base/span.ts';
 import type { Binary, Compare, Expr, Percent } from './ast.ts';
 import { STOP, type Cursor } from './cursor.ts';
-import { offerSplit, readRun, refuseArguments } from './function-arguments.ts';
+import { readRun, refuseArguments } from './function-arguments.ts';
 import { functionInfo, isFunctionName, RESERVED_WORDS, type FunctionName } from './functions.ts';
 import { refuseRest } from './leftover.ts';
 import { isNumberStart, moneyOf, readNumber, readNumberOrMeasure, readUnitsBehind } from './measure-reader.ts';
@@ -108,8 +108,6 @@ function readOperators(c: Cursor, first: Expr, level: number): Expr {
         left = { kind: 'percentStep', start: left.start, end: c.lastEnd(), operator, left, percent };
         continue;
       }
-    } else if (implied && left.kind === 'binary' && left.operator === 'divide') {
-      offerOtherGrouping(c, left, right);
     }
     left = { kind: 'binary', start: left.start, end: right.end, operator, left, right } satisfies Binary;
   }
@@ -125,19 +123,6 @@ function stepPercent(c: Cursor, right: Expr): Percent | undefined {
 
 function isIt(expr: Expr): boolean {
   return expr.kind === 'mark' && expr.name === 'it';
-}
-
-/** 24' / 2 joist: read from the left; the other grouping is one touch away. */
-function offerOtherGrouping(c: Cursor, quotient: Binary, right: Expr): void {
-  const start = quotient.right.start;
-  const end = right.end;
-  c.offer({
-    start,
-    end,
-    taken: 'Divided first, then multiplied',
-    label: 'Multiply first',
-    entry: c.rewritten(start, end, `(${c.source.slice(start, end)})`),
-  });
 }
 
 function readSigned(c: Cursor): Expr | undefined {
@@ -382,6 +367,5 @@ function readArguments(c: Cursor, name: FunctionName, word: Span): readonly Expr
     c.advance();
   }
   closeBracket(c);
-  offerSplit(c, { start: word.start, end: c.lastEnd() });
   return args;
 }

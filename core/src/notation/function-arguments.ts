@@ -41,11 +41,6 @@ function splitOf(c: Cursor, span: Span): Fix | undefined {
   return { label: 'Two values', entry: c.rewritten(at, at + 1, '; ') };
 }
 
-export function offerSplit(c: Cursor, span: Span): void {
-  const split = splitOf(c, span);
-  if (split) c.offer({ ...span, taken: 'The comma groups thousands', ...split });
-}
-
 export function refuseArguments(c: Cursor, name: FunctionName, span: Span, given: number): never {
   const { least, most, args } = functionInfo(name);
   const expected = least === most ? `${least}` : most > 9 ? `${least} or more` : `${least} or ${most}`;

@@ -172,13 +172,6 @@ function readJoinedInches(c: Cursor, feet: NumberLiteral): MeasurePart | undefin
     c.moveTo(hyphen);
     return undefined;
   }
-  c.offer({
-    start: c.start(hyphen),
-    end: c.end(hyphen),
-    taken: 'The hyphen joins feet and inches',
-    label: 'Subtract instead',
-    entry: c.rewritten(c.start(hyphen), c.end(hyphen), ' − '),
-  });
   return asPart(amount, INCH);
 }
 

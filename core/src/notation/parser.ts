@@ -1,7 +1,7 @@
 import type { Issue } from '../base/issue.ts';
 import { makeIssue } from '../base/issue.ts';
 import type { Assignment, Directive, Entry } from './ast.ts';
-import { Cursor, STOP, type Alternative } from './cursor.ts';
+import { Cursor, STOP } from './cursor.ts';
 import { readDirectives } from './directive-reader.ts';
 import { readWhole } from './expression-reader.ts';
 import { isFunctionName, RESERVED_WORDS } from './functions.ts';
@@ -21,7 +21,6 @@ export interface Parsed {
   readonly unfinished: boolean;
   /** Closing brackets taken as read. */
   readonly ghost: string;
-  readonly alternatives: readonly Alternative[];
 }
 
 /**
@@ -40,13 +39,13 @@ export function parse(source: string, options: ScanOptions = {}): Parsed {
     if (signal !== STOP) throw signal;
   }
   c.finish();
-  return { source, entry, issues: c.issues, unfinished: c.unfinished, ghost: c.ghost, alternatives: c.alternatives };
+  return { source, entry, issues: c.issues, unfinished: c.unfinished, ghost: c.ghost };
 }
 
 function refuseLong(source: string): Parsed {
   const span = { start: LIMITS.characters, end: source.length };
   const issues = [makeIssue('entry.too_long', span, { limit: `${LIMITS.characters}` })];
-  return { source, entry: undefined, issues, unfinished: false, ghost: '', alternatives: [] };
+  return { source, entry: undefined, issues, unfinished: false, ghost: '' };
 }
 
 /** The columns of the entry being read. No tree keeps them, and reading never begins inside of reading. */

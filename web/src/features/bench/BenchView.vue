@@ -59,6 +59,7 @@ const {
   lastRow,
   hasLast,
   reckoned,
+  otherwise,
   redrafted,
   inHand,
   resting,
@@ -297,6 +298,7 @@ onMounted(async () => {
             v-model="entry"
             label="Entry"
             :reckoned
+            :otherwise
             :marks="store.marks"
             :has-last="hasLast"
             :own-keys="ownKeys"

@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
-import { isMetric, reckon, repeatedStep, wholeTimes, type Reckoned } from '@sprell/core';
+import { isMetric, otherReadings, reckon, repeatedStep, wholeTimes, type Reckoned } from '@sprell/core';
 import { changedStyle, type ReadingChange } from '../job/job-reading.ts';
 import { useJobStore } from '../job/job.store.ts';
 import { withReading } from './reading/reading-change.ts';
@@ -34,6 +34,7 @@ export function useReckoning(entry: Ref<string>) {
     void store.rows;
     return entry.value.trim() === '' ? undefined : reckon(entry.value, { scope: store.scope(), style: style.value });
   });
+  const otherwise = (one: Reckoned) => otherReadings(one, { scope: store.scope(), style: style.value });
   /** The line of the slate that is being written anew, worked out. */
   const redrafted = shallowRef<Reckoned>();
   watch(redrafted, (now, before) => {
@@ -86,6 +87,7 @@ export function useReckoning(entry: Ref<string>) {
     lastRow,
     hasLast,
     reckoned,
+    otherwise,
     redrafted,
     inHand,
     resting,

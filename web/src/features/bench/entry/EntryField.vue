@@ -13,6 +13,8 @@ const props = defineProps<{
   label: string;
   /** The entry worked out, undefined while it is empty. */
   reckoned: Reckoned | undefined;
+  /** Other ways to read what is worked out. */
+  otherwise: (reckoned: Reckoned) => readonly Alternative[];
   marks: readonly NamedMark[];
   hasLast: boolean;
   ownKeys: boolean;
@@ -50,7 +52,7 @@ const issue = afterPaint(() => (isHeard.value ? found.value : undefined));
 const fixes = computed<readonly Fix[]>(() => issue.value?.fixes ?? []);
 const NONE: readonly Alternative[] = [];
 const alternatives = afterPaint(() =>
-  isHeard.value && found.value === undefined ? (props.reckoned?.parsed.alternatives ?? NONE) : NONE,
+  isHeard.value && found.value === undefined && props.reckoned ? props.otherwise(props.reckoned) : NONE,
 );
 // What comes beneath the entry pushes it up.
 watch([issue, alternatives], () => editor.value?.moved(), { flush: 'post' });
