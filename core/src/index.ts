@@ -12,7 +12,6 @@ export { ACCEPTED_FORMS, type AcceptedForm, type FormGroup } from './notation/ac
 export { UNITS, unitById, type Unit, type UnitId } from './units/unit-table.ts';
 export { scan, tokensOf } from './notation/scanner.ts';
 export { parse, isTaken, type Parsed } from './notation/parser.ts';
-export type { Alternative } from './mend/other-readings.ts';
 export type { Entry } from './notation/ast.ts';
 export { labelColon } from './notation/label.ts';
 export { repeatedStep } from './notation/next-step.ts';
@@ -23,8 +22,8 @@ export { FUNCTIONS, type FunctionName } from './notation/functions.ts';
 export { LIMITS } from './notation/operators.ts';
 export { evaluate, type Outcome } from './evaluate/evaluate.ts';
 export { EMPTY_SCOPE, type Resolved, type Scope } from './evaluate/scope.ts';
-export { otherReadings, reckon, readOutcome, type Reckoned } from './evaluate/reckon.ts';
-export { Session } from './evaluate/session.ts';
+export { reckon, readOutcome, type Reckoned, type ReckonOptions } from './evaluate/reckon.ts';
+export { Session } from './session/session.ts';
 export { Slate, type MarkLine, type WorkedLine } from './slate/slate.ts';
 export { freeNames, NAME_LIMIT, nameFromLabel, nameIssue } from './stick/mark-name.ts';
 export { ledgerOf, type Ledger, type LedgerLine, type Posting } from './stick/ledger.ts';

@@ -1,13 +1,10 @@
 import type { Issue } from '../base/issue.ts';
 import type { Entry } from '../notation/ast.ts';
-import { mended } from '../mend/mend.ts';
-import { nearMeanings, type Alternative } from '../mend/other-readings.ts';
 import { parse, type Parsed } from '../notation/parser.ts';
 import { printEntry } from '../notation/printer.ts';
 import { readQuantity } from '../reading/read-quantity.ts';
 import type { Reading } from '../reading/reading.ts';
 import { DEFAULT_STYLE, type ReadingForm, type ReadingStyle } from '../reading/style.ts';
-import { equalValue } from '../number/value.ts';
 import { ANGLE, SLOPE } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
 import { arcTangent, tangent } from './angles.ts';
@@ -23,7 +20,7 @@ export interface Reckoned {
   readonly readBack: string | undefined;
   readonly outcome: Outcome | undefined;
   readonly reading: Reading | undefined;
-  /** The first thing in the way. While an entry is typed, `entry.unfinished` may stand beside an outcome of what is there. */
+  /** The first thing in the way, with the fixes that the reader has at hand; `mended` finds more and tries all. While an entry is typed, `entry.unfinished` may stand beside an outcome of what is there. */
   readonly issue: Issue | undefined;
   /** What the line's own `to …` asks of its reading. */
   readonly form: ReadingForm | undefined;
@@ -39,41 +36,6 @@ export interface ReckonOptions {
  * @example reckon('9\'-7 1/4" + 2\' 9 3/8"').reading.text // => "12′ 4 5⁄8″"
  */
 export function reckon(source: string, { scope = EMPTY_SCOPE, style = DEFAULT_STYLE }: ReckonOptions = {}): Reckoned {
-  const reckoned = workOut(source, scope, style);
-  const { issue, parsed } = reckoned;
-  if (issue === undefined) return reckoned;
-  const refused = { source, entry: parsed.entry, names: scope.names() };
-  return { ...reckoned, issue: mended(issue, refused, (entry) => workOut(entry, scope, style).issue) };
-}
-
-/** No more than have room beneath an entry on a phone. */
-const MOST_OTHERS = 2;
-
-/**
- * Other ways to read an entry where two meanings are near, each worked out first: none is in error, and none comes to
- * what the entry comes to already. For the entry in hand, once typing rests.
- * @example otherReadings(reckon('-3^2'))[0].entry // => '(-3)^2'
- */
-export function otherReadings(
-  { parsed, outcome }: Reckoned,
-  { scope = EMPTY_SCOPE, style = DEFAULT_STYLE }: ReckonOptions = {},
-): readonly Alternative[] {
-  const { entry, source } = parsed;
-  if (entry === undefined || outcome === undefined) return [];
-  const others = nearMeanings(entry, source).filter((other) => {
-    const worked = workOut(other.entry, scope, style);
-    return worked.issue === undefined && worked.outcome !== undefined && !sameOutcome(worked.outcome, outcome);
-  });
-  return others.slice(0, MOST_OTHERS);
-}
-
-function sameOutcome(a: Outcome, b: Outcome): boolean {
-  if (a.kind === 'answer' || b.kind === 'answer')
-    return a.kind === b.kind && 'yes' in a && 'yes' in b && a.yes === b.yes;
-  return a.quantity.dimension === b.quantity.dimension && equalValue(a.quantity.value, b.quantity.value);
-}
-
-function workOut(source: string, scope: Scope, style: ReadingStyle): Reckoned {
   const parsed = parse(source, style);
   const { entry } = parsed;
   const [issue] = parsed.issues;

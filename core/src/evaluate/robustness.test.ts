@@ -6,7 +6,7 @@ import { bindLast } from '../slate/bind-last.ts';
 import { fromStored, toStored } from '../slate/stored-references.ts';
 import { entryText, looseText } from '../testing/arbitrary-entry.ts';
 import { reckon } from './reckon.ts';
-import { Session } from './session.ts';
+import { Session } from '../session/session.ts';
 import { DEFAULT_STYLE } from '../reading/style.ts';
 
 /** Whatever is typed, the answer is a reading or an issue with a place in the text and a sentence; what was typed stays. */

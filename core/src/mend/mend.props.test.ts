@@ -6,6 +6,7 @@ import { entryText } from '../testing/arbitrary-entry.ts';
 import { makeRational } from '../number/rational.ts';
 import { quantityIn } from '../units/quantity.ts';
 import { unitById } from '../units/unit-table.ts';
+import { mended } from './mend.ts';
 
 const rail = { ok: true, quantity: quantityIn(makeRational(50), unitById('in')) } as const;
 const SCOPE: Scope = {
@@ -15,7 +16,7 @@ const SCOPE: Scope = {
   last: () => rail,
   names: () => ['rail'],
 };
-const issueOf = (entry: string) => reckon(entry, { scope: SCOPE }).issue;
+const issueOf = (entry: string) => mended(reckon(entry, { scope: SCOPE }), { scope: SCOPE });
 
 /** What a hand does to an entry: a letter left out, one too many, two the other way round, a word of its own. */
 const slips = fc.oneof(

@@ -1,5 +1,6 @@
 import type { Fix, Issue } from '../base/issue.ts';
-import type { Entry } from '../notation/ast.ts';
+import { reckon, type Reckoned, type ReckonOptions } from '../evaluate/reckon.ts';
+import type { Parsed } from '../notation/parser.ts';
 import { rewrite } from './rewrite.ts';
 import { angleFixes, directiveFixes, powerFixes, secondUnitFixes, signFixes, swapFixes } from './tree-fixes.ts';
 import { unitFixes } from './unit-fixes.ts';
@@ -15,26 +16,19 @@ import {
   unitNameFixes,
 } from './word-fixes.ts';
 
-/** An entry that was refused. `entry` is missing where it could not be read. */
-export interface Refused {
-  readonly source: string;
-  readonly entry: Entry | undefined;
-  /** Names of the marks there are. */
-  readonly names: readonly string[];
-}
-
 /** No more buttons than one row on a phone holds. */
 const MOST = 4;
 
 /**
- * The issue of a refused entry with the fixes that mend it: those the reader had at hand and those that follow from the
- * tree, each tried first.
- * @param tryOut what is the matter with an entry, if anything
+ * The issue of an entry with the fixes that mend it: those that the reader had at hand and those that follow from the
+ * tree, each tried first. Undefined where nothing is in the way.
+ * @example mended(reckon("5' + 3")).fixes[0].entry // => "5' + 3\""
  */
-export function mended(issue: Issue, refused: Refused, tryOut: (entry: string) => Issue | undefined): Issue {
-  const candidates = fixesOf(issue, refused);
-  if (candidates.length === 0) return issue;
-  const sound = candidates.filter((fix) => isNearer(fix, issue, refused.source, tryOut(fix.entry)));
+export function mended({ parsed, issue }: Reckoned, options: ReckonOptions = {}): Issue | undefined {
+  if (issue === undefined) return undefined;
+  const { source } = parsed;
+  const candidates = fixesOf(issue, parsed, options.scope?.names() ?? []);
+  const sound = candidates.filter((fix) => isNearer(fix, issue, source, reckon(fix.entry, options).issue));
   return { ...issue, fixes: sound.slice(0, MOST) };
 }
 
@@ -57,7 +51,7 @@ function isNearer(fix: Fix, issue: Issue, source: string, left: Issue | undefine
 }
 
 /** What may mend the entry, likeliest first. */
-function fixesOf(issue: Issue, { source, entry, names }: Refused): readonly Fix[] {
+function fixesOf(issue: Issue, { source, entry }: Parsed, names: readonly string[]): readonly Fix[] {
   const expr = entry?.expr;
   switch (issue.code) {
     case 'kind.add_plain':
@@ -89,7 +83,7 @@ function fixesOf(issue: Issue, { source, entry, names }: Refused): readonly Fix[
     case 'percent.of_it':
       return itFixes(issue, source);
     case 'entry.side_by_side':
-      return [...sideBySideFixes(issue, source, names), ...issue.fixes];
+      return sideBySideFixes(issue, source, names);
     case 'symbol.unexpected':
       return [...symbolFixes(issue, source), ...issue.fixes];
     case 'character.unknown':

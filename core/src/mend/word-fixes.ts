@@ -1,7 +1,8 @@
 /** Fixes for words and symbols: a name nearly right, words written as people say them, an operator too many. */
 import type { Fix, Issue } from '../base/issue.ts';
 import type { Span } from '../base/span.ts';
-import { nearestFunction, nearestName, nearestUnit } from '../notation/near-miss.ts';
+import { isTaken } from '../notation/parser.ts';
+import { nearestCall, nearestName, nearestUnit } from './near-words.ts';
 import type { IssueOf } from './issue-of.ts';
 import { rewrite } from './rewrite.ts';
 
@@ -36,24 +37,39 @@ function swap(source: string, start: number, end: number, text: string): string 
 
 /** Two values side by side: the word that was to stand for an operator, a function or a unit, or that only tells more. */
 export function sideBySideFixes(issue: Issue, source: string, names: readonly string[]): readonly Fix[] {
-  const left = WORD_BEFORE.exec(source.slice(0, issue.start));
+  const meant = [...offFixes(source), ...saidFixes(issue, source), ...callFixes(issue, source)];
+  if (meant.length > 0) return meant;
   const right = WORD_AT.exec(source.slice(issue.start))?.[0];
-  const rightEnd = issue.start + (right?.length ?? 0);
+  return [
+    ...seenAsOne(issue, source),
+    ...labelFixes(issue, source, names),
+    ...(right === undefined ? uncalled(issue, source) : besideWord(issue, source, right)),
+    ...issue.fixes,
+  ];
+}
+
+/** 10% off 5' */
+function offFixes(source: string): readonly Fix[] {
   const off = /^(.*%)\s*off\s+(.+)$/i.exec(source);
-  if (off) return [{ label: `${off[2]} − ${off[1]}`, entry: `${off[2]} - ${off[1]}` }];
-  const shape = seenAsOne(issue, source);
-  if (shape.length > 0) return shape;
-  const saidLeft = SAID.get(left?.[1]?.toLowerCase() ?? '');
-  if (left && saidLeft)
-    return [{ label: saidLeft.label, entry: swap(source, left.index, issue.start, saidLeft.written) }];
-  const saidRight = SAID.get(right?.toLowerCase() ?? '');
-  if (saidRight) return [{ label: saidRight.label, entry: swap(source, issue.start, rightEnd, saidRight.written) }];
-  const labels = labelFixes(issue, source, names);
-  if (labels.length > 0) return labels;
-  const fixes = left?.[1] === undefined ? [] : functionFixes(issue, source, left.index, left[1]);
-  if (right === undefined) return fixes;
-  const leaveOut = { label: `Leave out ${right}`, entry: swap(source, issue.start, rightEnd, ' ') };
-  return [...degreeFixes(issue, source, right), ...fixes, leaveOut];
+  return off ? [{ label: `${off[2]} − ${off[1]}`, entry: `${off[2]} - ${off[1]}` }] : [];
+}
+
+/** 5' by 4' and 2 times 3: the reader stops at the word, or behind it. */
+function saidFixes(issue: Issue, source: string): readonly Fix[] {
+  const left = WORD_BEFORE.exec(source.slice(0, issue.start));
+  const behind = SAID.get(left?.[1]?.toLowerCase() ?? '');
+  if (left && behind) return [{ label: behind.label, entry: swap(source, left.index, issue.start, behind.written) }];
+  const right = WORD_AT.exec(source.slice(issue.start))?.[0];
+  const half = right === 'and' && /^and\s+an?\s/i.test(source.slice(issue.start));
+  const at = half ? undefined : SAID.get(right?.toLowerCase() ?? '');
+  const end = issue.start + (right?.length ?? 0);
+  return at ? [{ label: at.label, entry: swap(source, issue.start, end, at.written) }] : [];
+}
+
+/** 68 degrees F, and 16" oc: a word that belongs to the unit before it, or only tells more. */
+function besideWord(issue: Issue, source: string, right: string): readonly Fix[] {
+  const leaveOut = { label: `Leave out ${right}`, entry: swap(source, issue.start, issue.start + right.length, ' ') };
+  return [...degreeFixes(issue, source, right), leaveOut];
 }
 
 /** 6' 4 and a half, 1 250 mm, 6 in 12": what stands apart is one number or a slope. */
@@ -80,7 +96,7 @@ function labelFixes(issue: Issue, source: string, names: readonly string[]): rea
   const label = words?.[1];
   if (words === null || label === undefined || words[0].length < issue.start) return [];
   const lower = label.toLowerCase();
-  const means = (word: string) => word === 'of' || SAID.has(word) || nearestFunction(word) !== undefined;
+  const means = (word: string) => word === 'of' || SAID.has(word) || nearestCall(word) !== undefined;
   if (names.some((name) => name.toLowerCase() === lower) || lower.split(' ').some(means)) return [];
   const size = source.slice(words[0].length);
   return [
@@ -110,14 +126,23 @@ export function commaFixes(issue: Issue, source: string): readonly Fix[] {
   return apart ? [leaveOut, ...issue.fixes.slice(1)] : issue.fixes;
 }
 
-/** cosine 30, cbrt(8): the function that the word in front was meant for, or no word in front of the bracket. */
-function functionFixes(issue: Issue, source: string, start: number, word: string): readonly Fix[] {
-  const gap = /\S$/.test(source.slice(0, start)) ? ' ' : '';
-  const near = nearestFunction(word);
-  if (near !== undefined) return [{ label: near, entry: swap(source, start, start + word.length, `${gap}${near} `) }];
-  return source[issue.start] === '('
-    ? [{ label: `Leave out ${word}`, entry: swap(source, start, issue.start, gap) }]
-    : [];
+/** cosine 30, average(3; 4): the function that the word in front was meant for. */
+function callFixes(issue: Issue, source: string): readonly Fix[] {
+  const word = WORD_BEFORE.exec(source.slice(0, issue.start));
+  const near = word?.[1] === undefined || isTaken(word[1]) ? undefined : nearestCall(word[1]);
+  if (word === null || near === undefined) return [];
+  const before = source.slice(0, word.index).trimEnd();
+  const rest = source.slice(issue.start);
+  return [
+    { label: near, entry: `${before === '' ? '' : `${before} `}${near}${rest.startsWith('(') ? '' : ' '}${rest}` },
+  ];
+}
+
+/** cbrt(8): no function is called that; what its brackets hold is something. */
+function uncalled(issue: Issue, source: string): readonly Fix[] {
+  const word = WORD_BEFORE.exec(source.slice(0, issue.start));
+  if (word?.[1] === undefined || source[issue.start] !== '(') return [];
+  return [{ label: `Leave out ${word[1]}`, entry: rewrite(source, { start: word.index, end: issue.start }, '') }];
 }
 
 /** 68 degrees F */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { reckon } from '../evaluate/reckon.ts';
-import { Session } from '../evaluate/session.ts';
+import { Session } from '../session/session.ts';
 import { DEFAULT_STYLE } from '../reading/style.ts';
 import { repeatedStep } from './next-step.ts';
 import { parse } from './parser.ts';

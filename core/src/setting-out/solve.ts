@@ -1,6 +1,7 @@
 import { makeShapeIssue, type ShapeIssue } from '../base/issue.ts';
 import { reckon, type ReckonOptions } from '../evaluate/reckon.ts';
 import { EMPTY_SCOPE } from '../evaluate/scope.ts';
+import { mended } from '../mend/mend.ts';
 import { equalValue, signOfValue, valueToNumber, wholeValue } from '../number/value.ts';
 import { DEFAULT_STYLE, isMetric } from '../reading/style.ts';
 import { ANGLE, AREA, kindOf, LENGTH, PLAIN, SLOPE, VOLUME, type Dimension } from '../units/dimension.ts';
@@ -91,7 +92,9 @@ function otherwise({ imperial, metric }: Otherwise, { style = DEFAULT_STYLE }: R
 const fieldsOf = ({ fields, asks = [] }: Solver): readonly Field[] => [...fields, ...asks];
 
 function readGiven(field: Field, entry: string, options: ReckonOptions): Known | { readonly issue: ShapeIssue } {
-  const { outcome, issue, parsed } = reckon(entry, options);
+  const reckoned = reckon(entry, options);
+  const { outcome, parsed } = reckoned;
+  const issue = mended(reckoned, options);
   if (issue !== undefined && outcome === undefined) return { issue };
   const quantity = outcome?.kind === 'quantity' ? outcome.quantity : undefined;
   const span = { start: 0, end: parsed.source.length };

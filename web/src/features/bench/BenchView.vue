@@ -59,7 +59,7 @@ const {
   lastRow,
   hasLast,
   reckoned,
-  otherwise,
+  options,
   redrafted,
   inHand,
   resting,
@@ -298,7 +298,7 @@ onMounted(async () => {
             v-model="entry"
             label="Entry"
             :reckoned
-            :otherwise
+            :options
             :marks="store.marks"
             :has-last="hasLast"
             :own-keys="ownKeys"

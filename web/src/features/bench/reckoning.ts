@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
-import { isMetric, otherReadings, reckon, repeatedStep, wholeTimes, type Reckoned } from '@sprell/core';
+import { isMetric, reckon, repeatedStep, wholeTimes, type Reckoned } from '@sprell/core';
 import { changedStyle, type ReadingChange } from '../job/job-reading.ts';
 import { useJobStore } from '../job/job.store.ts';
 import { withReading } from './reading/reading-change.ts';
@@ -29,12 +29,12 @@ export function useReckoning(entry: Ref<string>) {
   });
   const hasLast = computed(() => lastRow.value?.worked.result.ok === true);
 
+  const options = () => ({ scope: store.scope(), style: style.value });
   const reckoned = computed(() => {
     // The rows are what the scope was made from; a change to them is a change of scope.
     void store.rows;
-    return entry.value.trim() === '' ? undefined : reckon(entry.value, { scope: store.scope(), style: style.value });
+    return entry.value.trim() === '' ? undefined : reckon(entry.value, options());
   });
-  const otherwise = (one: Reckoned) => otherReadings(one, { scope: store.scope(), style: style.value });
   /** The line of the slate that is being written anew, worked out. */
   const redrafted = shallowRef<Reckoned>();
   watch(redrafted, (now, before) => {
@@ -87,7 +87,7 @@ export function useReckoning(entry: Ref<string>) {
     lastRow,
     hasLast,
     reckoned,
-    otherwise,
+    options,
     redrafted,
     inHand,
     resting,

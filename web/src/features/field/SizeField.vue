@@ -16,8 +16,8 @@ const text = defineModel<string>({ required: true });
 const emit = defineEmits<{ enter: [] }>();
 
 const [inputId, saysId] = [useId(), useId()];
-const { reckoned } = useSize(text);
-const wrong = computed(() => reckoned.value?.issue ?? props.issue);
+const { reckoned, issue: found } = useSize(text);
+const wrong = computed(() => found.value ?? props.issue);
 </script>
 
 <template>

@@ -1,4 +1,5 @@
-import { reckon, type Quantity, type Reckoned } from '@sprell/core';
+import { reckon, type Issue, type Quantity, type Reckoned } from '@sprell/core';
+import { mended } from '@sprell/core/mend';
 import { computed, type ComputedRef, type Ref } from 'vue';
 import { useJobStore } from '../job/job.store.ts';
 
@@ -6,20 +7,24 @@ import { useJobStore } from '../job/job.store.ts';
 export interface Size {
   /** Undefined while the field is empty. */
   readonly reckoned: ComputedRef<Reckoned | undefined>;
+  /** What is in the way, with what mends it. */
+  readonly issue: ComputedRef<Issue | undefined>;
   /** Undefined while it does not come to a quantity. */
   readonly quantity: ComputedRef<Quantity | undefined>;
 }
 
 export function useSize(text: Readonly<Ref<string>>): Size {
   const store = useJobStore();
+  const options = () => ({ scope: store.scope(), style: store.style });
   const reckoned = computed(() => {
     // The rows are what the scope was made from; a change to them is a change of scope.
     void store.rows;
-    return text.value.trim() === '' ? undefined : reckon(text.value, { scope: store.scope(), style: store.style });
+    return text.value.trim() === '' ? undefined : reckon(text.value, options());
   });
+  const issue = computed(() => reckoned.value && mended(reckoned.value, options()));
   const quantity = computed(() => {
     const outcome = reckoned.value?.issue === undefined ? reckoned.value?.outcome : undefined;
     return outcome?.kind === 'quantity' ? outcome.quantity : undefined;
   });
-  return { reckoned, quantity };
+  return { reckoned, issue, quantity };
 }

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** The entry with what is wrong with it, and the fixes, beneath. Enter lands it. Nothing typed is ever lost. */
 import { refDebounced } from '@vueuse/core';
-import { computed, ref, useId, watch } from 'vue';
+import { computed, onMounted, ref, shallowRef, useId, watch } from 'vue';
 import { X } from 'lucide-vue-next';
-import { describeIssue, type Alternative, type Fix, type Issue, type Reckoned } from '@sprell/core';
+import { describeIssue, type Fix, type Issue, type Reckoned, type ReckonOptions } from '@sprell/core';
+import type * as Mend from '@sprell/core/mend';
 import { afterPaint } from '../../../ui/after-paint.ts';
 import PlainButton from '../../../ui/PlainButton.vue';
 import EntryEditor from './EntryEditor.vue';
@@ -13,8 +14,8 @@ const props = defineProps<{
   label: string;
   /** The entry worked out, undefined while it is empty. */
   reckoned: Reckoned | undefined;
-  /** Other ways to read what is worked out. */
-  otherwise: (reckoned: Reckoned) => readonly Alternative[];
+  /** What it was worked out in. */
+  options: () => ReckonOptions;
   marks: readonly NamedMark[];
   hasLast: boolean;
   ownKeys: boolean;
@@ -47,12 +48,23 @@ const RESTS = 600;
 const restedOn = refDebounced(model, RESTS);
 const isHeard = computed(() => insisted.value || restedOn.value === model.value);
 
+/** What mends an entry and what else it may mean comes behind the first screen. */
+const mend = shallowRef<typeof Mend>();
+onMounted(async () => {
+  mend.value = await import('@sprell/core/mend');
+});
+function withFixes(issue: Issue | undefined): Issue | undefined {
+  return issue && mend.value && props.reckoned ? mend.value.mended(props.reckoned, props.options()) : issue;
+}
+
 // Behind the frame that shows the reading.
-const issue = afterPaint(() => (isHeard.value ? found.value : undefined));
+const issue = afterPaint(() => (isHeard.value ? withFixes(found.value) : undefined));
 const fixes = computed<readonly Fix[]>(() => issue.value?.fixes ?? []);
-const NONE: readonly Alternative[] = [];
+const NONE: readonly Mend.Alternative[] = [];
 const alternatives = afterPaint(() =>
-  isHeard.value && found.value === undefined && props.reckoned ? props.otherwise(props.reckoned) : NONE,
+  isHeard.value && found.value === undefined && props.reckoned
+    ? (mend.value?.otherReadings(props.reckoned, props.options()) ?? NONE)
+    : NONE,
 );
 // What comes beneath the entry pushes it up.
 watch([issue, alternatives], () => editor.value?.moved(), { flush: 'post' });

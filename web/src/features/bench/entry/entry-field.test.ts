@@ -1,5 +1,5 @@
 import { mount } from '@vue/test-utils';
-import { otherReadings, reckon, type Reckoned } from '@sprell/core';
+import { reckon } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick, ref } from 'vue';
@@ -24,7 +24,7 @@ function anEntry(first = '', more: object = {}) {
       label: 'Entry',
       modelValue: text.value,
       reckoned: reckoned(first),
-      otherwise: (one: Reckoned) => otherReadings(one),
+      options: () => ({}),
       marks: [{ name: 'rail', reading: '4′' }],
       hasLast: true,
       ownKeys: false,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One line of the slate: touch its words to write it anew, its figure to use it, and the dots for the rest. */
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
-import { otherReadings, reckon, type Reckoned, type ReadingStyle, type Scope } from '@sprell/core';
+import { reckon, type Reckoned, type ReadingStyle, type Scope } from '@sprell/core';
 import PlainButton from '../../../ui/PlainButton.vue';
 import SizeText from '../../../ui/SizeText.vue';
 import type { WorkedRow } from '../../job/slate-row.ts';
@@ -67,7 +67,6 @@ const reckoned = computed(() =>
   draft.value.trim() === '' || !props.editing ? undefined : reckon(draft.value, draftOptions()),
 );
 const draftOptions = () => ({ scope: props.scopeOf(props.row.line.id), style: props.draftStyle });
-const otherwise = (one: Reckoned) => otherReadings(one, draftOptions());
 watch(reckoned, (now) => emit('draft', now));
 
 watch(
@@ -99,7 +98,7 @@ watch(
         v-model="draft"
         :label="`Line ${row.line.number}`"
         :reckoned
-        :otherwise
+        :options="draftOptions"
         :marks
         :has-last="false"
         :own-keys

@@ -3,8 +3,9 @@ import type { ReadingStyle } from '../reading/style.ts';
 import { addValue, negateValue } from '../number/value.ts';
 import { makeIssue } from '../base/issue.ts';
 import { kindOf } from '../units/dimension.ts';
-import { readOutcome, reckon, type Reckoned } from './reckon.ts';
-import type { Resolved, Scope } from './scope.ts';
+import { mended } from '../mend/mend.ts';
+import { readOutcome, reckon, type Reckoned } from '../evaluate/reckon.ts';
+import type { Resolved, Scope } from '../evaluate/scope.ts';
 
 /**
  * Entries worked out one after the other, as a script has them: each may use the lines and marks before it. Lines are
@@ -22,7 +23,9 @@ export class Session {
 
   /** Works out the next entry. What it posts to a mark, or keeps, later entries see. */
   enter(source: string): Reckoned {
-    const reckoned = this.#settle(reckon(source, { scope: this.#scope(), style: this.#style }));
+    const options = { scope: this.#scope(), style: this.#style };
+    const worked = reckon(source, options);
+    const reckoned = worked.issue ? { ...worked, issue: mended(worked, options) } : this.#settle(worked);
     const { issue, outcome } = reckoned;
     this.#lines.push(
       issue === undefined && outcome?.kind === 'quantity' ? { ok: true, quantity: outcome.quantity } : FAILED,

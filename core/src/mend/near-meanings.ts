@@ -1,0 +1,204 @@
+/** Where two meanings are near: what was taken, and the entry that means the other. Drawn from the tree and the text. */
+import type { Span } from '../base/span.ts';
+import type { Binary, Call, Entry, Expr, Measure, NumberLiteral, Power, Scaled, Signed } from '../notation/ast.ts';
+import { literalValue } from '../notation/literal.ts';
+import { rationalToNumber } from '../number/rational.ts';
+import { MONEY } from '../units/dimension.ts';
+import { bare } from './bracketed.ts';
+import { firstNode, partsOf } from './find-node.ts';
+import { rewrite } from './rewrite.ts';
+
+/** Another way to read the entry, offered beside the one that was taken. */
+export interface Alternative extends Span {
+  /** What was taken, in a few words. */
+  readonly taken: string;
+  readonly label: string;
+  readonly entry: string;
+}
+
+/** Every near meaning of an entry that was read, in the order of the entry; none has been tried. */
+export function nearMeanings(entry: Entry, source: string): readonly Alternative[] {
+  const found: Alternative[] = [];
+  const visit = (node: Expr): void => {
+    found.push(...meaningsOf(node, source));
+    partsOf(node).forEach(visit);
+  };
+  visit(entry.expr);
+  // Within a call a comma that may separate is not offered as a decimal mark as well.
+  return found.filter((one, n) => one.taken !== GROUPS || found.findIndex(({ taken }) => taken === GROUPS) === n);
+}
+
+function meaningsOf(node: Expr, source: string): readonly Alternative[] {
+  switch (node.kind) {
+    case 'measure':
+      return [...joined(node, source), ...(node.parts[0]?.unit.dimension === MONEY ? [] : grouped(node, source))];
+    case 'number':
+      return grouped(node, source);
+    case 'binary':
+      return ofBinary(node, source);
+    case 'signed':
+      return signOrPower(node, source);
+    case 'power':
+      return squaredPrime(node, source);
+    case 'scaled':
+      return squaredUnit(node, source);
+    case 'call':
+      return [...split(node, source), ...degrees(node, source)];
+    default:
+      return [];
+  }
+}
+
+const GROUPS = 'The comma groups thousands';
+const HYPHEN = '[-\u2010\u2011\u2013]';
+const ONLY_HYPHEN = new RegExp(`^\\s*${HYPHEN}\\s*$`, 'u');
+const textOf = (source: string, { start, end }: Span) => source.slice(start, end);
+
+function instead(source: string, place: Span, text: string, taken: string, label: string): readonly Alternative[] {
+  return [{ start: place.start, end: place.end, taken, label, entry: rewrite(source, place, text) }];
+}
+
+/** 9'-7": the hyphen between feet and inches joined them. */
+function joined({ parts }: Measure, source: string): readonly Alternative[] {
+  return parts.slice(1).flatMap((part, n) => {
+    const hyphen = { start: part.start - 1, end: part.start };
+    return (parts[n] as Span).end < hyphen.start && ONLY_HYPHEN.test(textOf(source, hyphen))
+      ? instead(source, hyphen, ' − ', 'The hyphen joins feet and inches', 'Subtract instead')
+      : [];
+  });
+}
+
+/** 1,250: where a comma is a decimal mark elsewhere. */
+function grouped(node: Span, source: string): readonly Alternative[] {
+  const number = /^\d{1,3},\d{3}(?![\d,.])/.exec(textOf(source, node))?.[0];
+  if (number === undefined) return [];
+  const decimal = number.replace(',', '.');
+  const place = { start: node.start, end: node.start + number.length };
+  return instead(source, place, decimal, GROUPS, `${decimal} instead`);
+}
+
+function ofBinary(node: Binary, source: string): readonly Alternative[] {
+  const { operator, left, right } = node;
+  if (operator === 'subtract') return hyphenBetween(node, source);
+  if (operator === 'divide' && right.kind === 'number' && /^\d+\/\d+$/.test(textOf(source, right))) {
+    const apart = textOf(source, right).replace('/', ' / ');
+    return instead(source, right, apart, `${textOf(source, right)} is a fraction`, 'Divide twice');
+  }
+  if (
+    operator === 'divide' &&
+    left.kind === 'binary' &&
+    left.operator === 'divide' &&
+    !/\s/.test(textOf(source, node))
+  ) {
+    const place = { start: left.right.start, end: right.end };
+    const under = textOf(source, place);
+    return instead(source, place, `(${under})`, 'Divided from left to right', `Divide by ${under}`);
+  }
+  return operator === 'multiply' && textOf(source, { start: left.end, end: right.start }).trim() === ''
+    ? unwritten(node, source)
+    : [];
+}
+
+/** Multiplication that is not written: 24' / 2 joist, 1/2 rail. */
+function unwritten({ left, right }: Binary, source: string): readonly Alternative[] {
+  if (left.kind === 'binary' && left.operator === 'divide') {
+    const place = { start: left.right.start, end: right.end };
+    return instead(source, place, `(${textOf(source, place)})`, 'Divided first, then multiplied', 'Multiply first');
+  }
+  if (left.kind !== 'number' || left.form !== 'fraction' || left.whole !== 0 || right.kind !== 'mark') return [];
+  const under = `(${left.bottom} ${right.name})`;
+  return instead(
+    source,
+    { start: left.start, end: right.end },
+    `${left.top} / ${under}`,
+    `${textOf(source, left)} is a fraction`,
+    `Divide by ${under}`,
+  );
+}
+
+/** 9' - 7 1/4" and 7-1/2: a hyphen that subtracts where it could have joined. The minus sign always subtracts. */
+function hyphenBetween({ left, right }: Binary, source: string): readonly Alternative[] {
+  const gap = { start: left.end, end: right.start };
+  if (!ONLY_HYPHEN.test(textOf(source, gap))) return [];
+  const before = left.kind === 'binary' ? left.right : left;
+  const whole = before.kind === 'measure' ? before.parts.at(-1) : before;
+  if (whole?.kind !== 'number' || whole.form !== 'whole') return [];
+  const isSize =
+    before.kind === 'measure'
+      ? whole.unit?.id === 'ft' &&
+        right.kind === 'measure' &&
+        right.parts[0]?.unit.id === 'in' &&
+        isUnder(right.parts[0], 12)
+      : right.kind === 'number' && right.form === 'fraction' && right.whole === 0 && isUnder(right, 1);
+  return isSize ? instead(source, gap, ' ', 'The hyphen subtracts', 'One size instead') : [];
+}
+
+function isUnder(literal: NumberLiteral, limit: number): boolean {
+  return rationalToNumber(literalValue(literal)) < limit;
+}
+
+/** -3^2 */
+function signOrPower({ start, operand }: Signed, source: string): readonly Alternative[] {
+  if (operand.kind !== 'power') return [];
+  const place = { start, end: operand.base.end };
+  return instead(source, place, `(${textOf(source, place)})`, 'The power comes before the sign', 'Sign first');
+}
+
+const POWERED: Readonly<Record<string, { readonly prefix: string; readonly said: string }>> = {
+  2: { prefix: 'sq', said: 'squared' },
+  3: { prefix: 'cu', said: 'cubed' },
+};
+
+/** 5'^2: behind a prime the power is that of the length. */
+function squaredPrime(node: Power, source: string): readonly Alternative[] {
+  const { base, exponent } = node;
+  const power = exponent.kind === 'number' ? POWERED[textOf(source, exponent).normalize('NFKC')] : undefined;
+  const part = base.kind === 'measure' && base.parts.length === 1 ? base.parts[0] : undefined;
+  if (power === undefined || part === undefined || source.startsWith('(', base.start)) return [];
+  const number = /^[\d.,/⁄ -]*\d/u.exec(textOf(source, base))?.[0];
+  if (number === undefined || (part.unit.id !== 'ft' && part.unit.id !== 'in')) return [];
+  const unit = `${number} ${power.prefix} ${part.unit.id}`;
+  return instead(source, node, unit, `The length is ${power.said}`, `${unit} instead`);
+}
+
+/** 5 ft^2: behind a unit word the power is the unit's. */
+function squaredUnit(node: Scaled, source: string): readonly Alternative[] {
+  const text = /^([^(]*[^\s^])\s*\^\s*([23])$/u.exec(textOf(source, node));
+  if (!text) return [];
+  const [, length, power] = text as unknown as readonly [string, string, string];
+  const said = `The unit is ${(POWERED[power] as (typeof POWERED)[string]).said}`;
+  return instead(source, node, `(${length})^${power}`, said, `The whole of ${length} instead`);
+}
+
+/** max(1,250): the comma may have been meant to separate. */
+function split(node: Call, source: string): readonly Alternative[] {
+  const comma = textOf(source, node).search(/\d,\d{3}(?!\d)/);
+  if (comma === -1) return [];
+  const at = node.start + comma + 1;
+  return [
+    {
+      ...rangeOf(node),
+      taken: GROUPS,
+      label: 'Two values',
+      entry: rewrite(source, { start: at, end: at + 1 }, '; '),
+    },
+  ];
+}
+
+const rangeOf = ({ start, end }: Span): Span => ({ start, end });
+
+/** Twice π and a little: larger numbers are hardly ever meant as radians. */
+const RADIANS = 6.3;
+
+/** sin(pi/6) and sin 0.5: a plain number counts as degrees. */
+function degrees(node: Call, source: string): readonly Alternative[] {
+  const [argument] = node.args;
+  if (argument === undefined || !/^(sin|cos|tan)$/.test(node.name)) return [];
+  const isLikely =
+    firstNode(argument, ({ kind }) => kind === 'constant') !== undefined ||
+    (argument.kind === 'number' && argument.form === 'decimal' && isUnder(argument, RADIANS));
+  if (!isLikely || firstNode(argument, ({ kind }) => kind === 'measure' || kind === 'scaled') !== undefined) return [];
+  const inside = bare(source, argument);
+  const angle = argument.kind === 'number' ? `${inside} rad` : `(${inside}) rad`;
+  return instead(source, node, `${node.name}(${angle})`, 'A plain number counts as degrees', 'Radians instead');
+}
