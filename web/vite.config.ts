@@ -48,8 +48,9 @@ export default defineConfig({
     rollupOptions: {
       output: {
         manualChunks: (id) => {
-          // The table of accepted forms is for the help alone.
+          // The table of accepted forms is for the help alone, what is said about words for it and for suggestions.
           if (id.endsWith('/accepted-forms.ts')) return 'accepted-forms';
+          if (/\/(unit|function)-about\.ts$/.test(id)) return 'about';
           // What every entry needs of the core comes in one file: each costs a round of headers.
           return /\/core\/src\/(base|number|units|notation|reading|evaluate|slate)\//.test(id) ? 'core' : undefined;
         },

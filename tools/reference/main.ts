@@ -1,6 +1,7 @@
 /** Writes what the code's own tables say into docs/: `bin/test reference` fails when a page is not as the tables are. */
 import { readFileSync, writeFileSync } from 'node:fs';
 import {
+  ABOUT_FUNCTIONS,
   ACCEPTED_FORMS,
   describeIssue,
   FUNCTIONS,
@@ -8,7 +9,10 @@ import {
   LIMITS,
   reckon,
   SHAPE_ISSUE_CODES,
+  ABOUT_UNITS,
   UNITS,
+  type FunctionName,
+  type UnitId,
   type Unit,
 } from '@sprell/core';
 
@@ -31,11 +35,18 @@ function notationPage(): string {
   });
   const functions = table(
     ['function', 'what it gives'],
-    Object.entries(FUNCTIONS).map(([name, { args, about }]) => [code(`${name}(${args})`), about]),
+    Object.entries(FUNCTIONS).map(([name, { args }]) => [
+      code(`${name}(${args})`),
+      ABOUT_FUNCTIONS[name as FunctionName],
+    ]),
   );
   const units = table(
     ['unit', 'words', 'what it is'],
-    (UNITS as readonly Unit[]).map(({ symbol, words, about }) => [symbol, words.map(code).join(' '), about]),
+    (UNITS as readonly Unit[]).map(({ id, symbol, words }) => [
+      symbol,
+      words.map(code).join(' '),
+      ABOUT_UNITS[id as UnitId],
+    ]),
   );
   return `# How an entry is written
 

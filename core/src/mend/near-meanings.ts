@@ -59,12 +59,20 @@ function instead(source: string, place: Span, text: string, taken: string, label
 }
 
 /** 9'-7": the hyphen between feet and inches joined them. */
-function joined({ parts }: Measure, source: string): readonly Alternative[] {
+function joined({ parts, end }: Measure, source: string): readonly Alternative[] {
   return parts.slice(1).flatMap((part, n) => {
     const hyphen = { start: part.start - 1, end: part.start };
-    return (parts[n] as Span).end < hyphen.start && ONLY_HYPHEN.test(textOf(source, hyphen))
-      ? instead(source, hyphen, ' − ', 'The hyphen joins feet and inches', 'Subtract instead')
-      : [];
+    if ((parts[n] as Span).end >= hyphen.start || !ONLY_HYPHEN.test(textOf(source, hyphen))) return [];
+    // Inches that only the feet before them imply need their mark once they stand apart.
+    const mark = part.end === end ? '"' : '';
+    const place = { start: hyphen.start, end: part.end };
+    return instead(
+      source,
+      place,
+      ` − ${textOf(source, part)}${mark}`,
+      'The hyphen joins feet and inches',
+      'Subtract instead',
+    );
   });
 }
 

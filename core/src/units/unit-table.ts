@@ -58,8 +58,6 @@ export interface Unit {
   readonly leastDen: number;
   /** Whether "sq" and "cu" may stand before it and a 2 or 3 behind it. */
   readonly powers: boolean;
-  /** A short line for the suggestions. */
-  readonly about: string;
 }
 
 /** A row of the table: what most units do not have is left out. */
@@ -77,42 +75,42 @@ const times = (factor: Rational, n: number, d = 1) => multiplyRational(factor, r
 // One unit a line: it is a table.
 // prettier-ignore
 const ROWS = [
-  { id: 'in', words: ['in', 'inch', 'inches', 'ins'], symbol: '″', factor: INCH, dimension: LENGTH, family: 'foot', rank: 1, powers: true, about: 'inches, 25.4 mm each' },
-  { id: 'ft', words: ['ft', 'foot', 'feet'], symbol: '′', factor: FOOT, dimension: LENGTH, family: 'foot', rank: 2, powers: true, about: 'feet, 12 inches each' },
-  { id: 'yd', words: ['yd', 'yard', 'yards', 'yds'], symbol: 'yd', factor: YARD, dimension: LENGTH, family: 'foot', rank: 3, powers: true, about: 'yards, 3 feet each' },
-  { id: 'mi', words: ['mi', 'mile', 'miles'], symbol: 'mi', factor: times(YARD, 1760), dimension: LENGTH, powers: true, about: 'miles, 1,760 yards each' },
-  { id: 'thou', words: ['thou', 'thous', 'mil', 'mils'], symbol: 'thou', factor: times(INCH, 1, 1000), dimension: LENGTH, about: 'thousandths of an inch' },
-  { id: 'mm', words: ['mm', 'millimetre', 'millimetres', 'millimeter', 'millimeters'], symbol: 'mm', factor: r(1, 1000), dimension: LENGTH, family: 'metre', rank: 1, powers: true, about: 'millimetres' },
-  { id: 'cm', words: ['cm', 'centimetre', 'centimetres', 'centimeter', 'centimeters'], symbol: 'cm', factor: r(1, 100), dimension: LENGTH, family: 'metre', rank: 2, powers: true, about: 'centimetres' },
-  { id: 'dm', words: ['dm', 'decimetre', 'decimetres', 'decimeter', 'decimeters'], symbol: 'dm', factor: r(1, 10), dimension: LENGTH, powers: true, about: 'decimetres' },
-  { id: 'm', words: ['m', 'metre', 'metres', 'meter', 'meters', 'mtr', 'mtrs'], symbol: 'm', factor: r(1), dimension: LENGTH, family: 'metre', rank: 3, powers: true, about: 'metres' },
-  { id: 'km', words: ['km', 'kilometre', 'kilometres', 'kilometer', 'kilometers'], symbol: 'km', factor: r(1000), dimension: LENGTH, powers: true, about: 'kilometres' },
-  { id: 'micron', words: ['µm', 'μm', 'um', 'micron', 'microns'], symbol: 'µm', factor: r(1, 1000000), dimension: LENGTH, about: 'thousandths of a millimetre' },
-  { id: 'square', words: ['square', 'squares'], symbol: 'squares', one: 'square', factor: times(multiplyRational(FOOT, FOOT), 100), dimension: AREA, about: 'squares of roofing, 100 sq ft each' },
-  { id: 'acre', words: ['acre', 'acres'], symbol: 'acres', one: 'acre', factor: times(multiplyRational(YARD, YARD), 4840), dimension: AREA, about: 'acres, 4,840 sq yd each' },
-  { id: 'ha', words: ['ha', 'hectare', 'hectares'], symbol: 'ha', factor: r(10000), dimension: AREA, about: 'hectares, 10,000 m² each' },
-  { id: 'l', words: ['l', 'litre', 'litres', 'liter', 'liters', 'ltr', 'ltrs'], symbol: 'l', factor: r(1, 1000), dimension: VOLUME, about: 'litres, a cubic decimetre each' },
-  { id: 'ml', words: ['ml', 'millilitre', 'millilitres', 'milliliter', 'milliliters'], symbol: 'ml', factor: r(1, 1000000), dimension: VOLUME, about: 'millilitres' },
-  { id: 'bf', words: ['bf', 'fbm', 'bdft'], symbol: 'bf', factor: times(CUBIC_INCH, 144), dimension: VOLUME, about: 'board feet, 144 cubic inches each' },
-  { id: 'gal', words: ['gal', 'gallon', 'gallons', 'gals'], symbol: 'gal', factor: times(CUBIC_INCH, 231), dimension: VOLUME, about: 'US gallons, 231 cubic inches each' },
-  { id: 'qt', words: ['qt', 'quart', 'quarts'], symbol: 'qt', factor: times(CUBIC_INCH, 231, 4), dimension: VOLUME, about: 'US quarts, four to a gallon' },
-  { id: 'kg', words: ['kg', 'kilogram', 'kilograms', 'kilo', 'kilos', 'kgs'], symbol: 'kg', factor: r(1), dimension: MASS, family: 'gram', rank: 2, about: 'kilograms' },
-  { id: 'g', words: ['g', 'gram', 'grams'], symbol: 'g', factor: r(1, 1000), dimension: MASS, family: 'gram', rank: 1, about: 'grams' },
-  { id: 't', words: ['t', 'tonne', 'tonnes'], symbol: 't', factor: r(1000), dimension: MASS, about: 'metric tonnes, 1,000 kg each' },
-  { id: 'ton', words: ['ton', 'tons'], symbol: 'tons', one: 'ton', factor: times(POUND, 2000), dimension: MASS, about: 'US tons, 2,000 lb each' },
-  { id: 'lb', words: ['lb', 'lbs', 'pound', 'pounds'], symbol: 'lb', factor: POUND, dimension: MASS, family: 'pound', rank: 2, about: 'pounds' },
-  { id: 'oz', words: ['oz', 'ounce', 'ounces'], symbol: 'oz', factor: times(POUND, 1, 16), dimension: MASS, family: 'pound', rank: 1, about: 'ounces, 16 to a pound' },
-  { id: 's', words: ['s', 'sec', 'secs', 'second', 'seconds'], symbol: 's', factor: r(1), dimension: TIME, family: 'hour', rank: 1, about: 'seconds' },
-  { id: 'min', words: ['min', 'mins', 'minute', 'minutes'], symbol: 'min', factor: r(60), dimension: TIME, family: 'hour', rank: 2, about: 'minutes' },
-  { id: 'h', words: ['h', 'hr', 'hrs', 'hour', 'hours'], symbol: 'h', factor: r(3600), dimension: TIME, family: 'hour', rank: 3, about: 'hours' },
-  { id: 'day', words: ['day', 'days'], symbol: 'days', one: 'day', factor: r(86400), dimension: TIME, family: 'hour', rank: 4, about: 'days of 24 hours' },
-  { id: 'money', words: [], symbol: '$', factor: r(1), dimension: MONEY, about: 'money in the currency of the job' },
-  { id: 'deg', words: ['°', 'deg', 'degree', 'degrees'], symbol: '°', factor: r(1, 180), timesPi: true, dimension: ANGLE, family: 'degree', rank: 3, about: 'degrees' },
-  { id: 'arcmin', words: [], symbol: '′', factor: r(1, 10800), timesPi: true, dimension: ANGLE, family: 'degree', rank: 2, about: 'minutes of a degree, after °' },
-  { id: 'arcsec', words: [], symbol: '″', factor: r(1, 648000), timesPi: true, dimension: ANGLE, family: 'degree', rank: 1, about: 'seconds of a degree, after °' },
-  { id: 'rad', words: ['rad', 'rads', 'radian', 'radians'], symbol: 'rad', factor: r(1), dimension: ANGLE, about: 'radians' },
-  { id: 'celsius', words: ['°c', 'degc', 'celsius'], symbol: '°C', factor: r(1), dimension: TEMPERATURE, about: 'degrees Celsius' },
-  { id: 'fahrenheit', words: ['°f', 'degf', 'fahrenheit'], symbol: '°F', factor: r(5, 9), dimension: TEMPERATURE, about: 'degrees Fahrenheit' },
+  { id: 'in', words: ['in', 'inch', 'inches', 'ins'], symbol: '″', factor: INCH, dimension: LENGTH, family: 'foot', rank: 1, powers: true },
+  { id: 'ft', words: ['ft', 'foot', 'feet'], symbol: '′', factor: FOOT, dimension: LENGTH, family: 'foot', rank: 2, powers: true },
+  { id: 'yd', words: ['yd', 'yard', 'yards', 'yds'], symbol: 'yd', factor: YARD, dimension: LENGTH, family: 'foot', rank: 3, powers: true },
+  { id: 'mi', words: ['mi', 'mile', 'miles'], symbol: 'mi', factor: times(YARD, 1760), dimension: LENGTH, powers: true },
+  { id: 'thou', words: ['thou', 'thous', 'mil', 'mils'], symbol: 'thou', factor: times(INCH, 1, 1000), dimension: LENGTH },
+  { id: 'mm', words: ['mm', 'millimetre', 'millimetres', 'millimeter', 'millimeters'], symbol: 'mm', factor: r(1, 1000), dimension: LENGTH, family: 'metre', rank: 1, powers: true },
+  { id: 'cm', words: ['cm', 'centimetre', 'centimetres', 'centimeter', 'centimeters'], symbol: 'cm', factor: r(1, 100), dimension: LENGTH, family: 'metre', rank: 2, powers: true },
+  { id: 'dm', words: ['dm', 'decimetre', 'decimetres', 'decimeter', 'decimeters'], symbol: 'dm', factor: r(1, 10), dimension: LENGTH, powers: true },
+  { id: 'm', words: ['m', 'metre', 'metres', 'meter', 'meters', 'mtr', 'mtrs'], symbol: 'm', factor: r(1), dimension: LENGTH, family: 'metre', rank: 3, powers: true },
+  { id: 'km', words: ['km', 'kilometre', 'kilometres', 'kilometer', 'kilometers'], symbol: 'km', factor: r(1000), dimension: LENGTH, powers: true },
+  { id: 'micron', words: ['µm', 'μm', 'um', 'micron', 'microns'], symbol: 'µm', factor: r(1, 1000000), dimension: LENGTH },
+  { id: 'square', words: ['square', 'squares'], symbol: 'squares', one: 'square', factor: times(multiplyRational(FOOT, FOOT), 100), dimension: AREA },
+  { id: 'acre', words: ['acre', 'acres'], symbol: 'acres', one: 'acre', factor: times(multiplyRational(YARD, YARD), 4840), dimension: AREA },
+  { id: 'ha', words: ['ha', 'hectare', 'hectares'], symbol: 'ha', factor: r(10000), dimension: AREA },
+  { id: 'l', words: ['l', 'litre', 'litres', 'liter', 'liters', 'ltr', 'ltrs'], symbol: 'l', factor: r(1, 1000), dimension: VOLUME },
+  { id: 'ml', words: ['ml', 'millilitre', 'millilitres', 'milliliter', 'milliliters'], symbol: 'ml', factor: r(1, 1000000), dimension: VOLUME },
+  { id: 'bf', words: ['bf', 'fbm', 'bdft'], symbol: 'bf', factor: times(CUBIC_INCH, 144), dimension: VOLUME },
+  { id: 'gal', words: ['gal', 'gallon', 'gallons', 'gals'], symbol: 'gal', factor: times(CUBIC_INCH, 231), dimension: VOLUME },
+  { id: 'qt', words: ['qt', 'quart', 'quarts'], symbol: 'qt', factor: times(CUBIC_INCH, 231, 4), dimension: VOLUME },
+  { id: 'kg', words: ['kg', 'kilogram', 'kilograms', 'kilo', 'kilos', 'kgs'], symbol: 'kg', factor: r(1), dimension: MASS, family: 'gram', rank: 2 },
+  { id: 'g', words: ['g', 'gram', 'grams'], symbol: 'g', factor: r(1, 1000), dimension: MASS, family: 'gram', rank: 1 },
+  { id: 't', words: ['t', 'tonne', 'tonnes'], symbol: 't', factor: r(1000), dimension: MASS },
+  { id: 'ton', words: ['ton', 'tons'], symbol: 'tons', one: 'ton', factor: times(POUND, 2000), dimension: MASS },
+  { id: 'lb', words: ['lb', 'lbs', 'pound', 'pounds'], symbol: 'lb', factor: POUND, dimension: MASS, family: 'pound', rank: 2 },
+  { id: 'oz', words: ['oz', 'ounce', 'ounces'], symbol: 'oz', factor: times(POUND, 1, 16), dimension: MASS, family: 'pound', rank: 1 },
+  { id: 's', words: ['s', 'sec', 'secs', 'second', 'seconds'], symbol: 's', factor: r(1), dimension: TIME, family: 'hour', rank: 1 },
+  { id: 'min', words: ['min', 'mins', 'minute', 'minutes'], symbol: 'min', factor: r(60), dimension: TIME, family: 'hour', rank: 2 },
+  { id: 'h', words: ['h', 'hr', 'hrs', 'hour', 'hours'], symbol: 'h', factor: r(3600), dimension: TIME, family: 'hour', rank: 3 },
+  { id: 'day', words: ['day', 'days'], symbol: 'days', one: 'day', factor: r(86400), dimension: TIME, family: 'hour', rank: 4 },
+  { id: 'money', words: [], symbol: '$', factor: r(1), dimension: MONEY },
+  { id: 'deg', words: ['°', 'deg', 'degree', 'degrees'], symbol: '°', factor: r(1, 180), timesPi: true, dimension: ANGLE, family: 'degree', rank: 3 },
+  { id: 'arcmin', words: [], symbol: '′', factor: r(1, 10800), timesPi: true, dimension: ANGLE, family: 'degree', rank: 2 },
+  { id: 'arcsec', words: [], symbol: '″', factor: r(1, 648000), timesPi: true, dimension: ANGLE, family: 'degree', rank: 1 },
+  { id: 'rad', words: ['rad', 'rads', 'radian', 'radians'], symbol: 'rad', factor: r(1), dimension: ANGLE },
+  { id: 'celsius', words: ['°c', 'degc', 'celsius'], symbol: '°C', factor: r(1), dimension: TEMPERATURE },
+  { id: 'fahrenheit', words: ['°f', 'degf', 'fahrenheit'], symbol: '°F', factor: r(5, 9), dimension: TEMPERATURE },
 ] as const satisfies readonly UnitRow[];
 
 export type UnitId = (typeof ROWS)[number]['id'];
@@ -133,19 +131,7 @@ function smallFactor({ num, den }: Rational, dimension: Dimension): SmallFactor 
 
 /** Every unit, all of one shape: the reader looks at them at every keystroke. */
 export const UNITS: readonly Unit[] = (ROWS as readonly UnitRow[]).map(
-  ({
-    id,
-    words,
-    symbol,
-    one = symbol,
-    factor,
-    timesPi = false,
-    dimension,
-    family,
-    rank = 0,
-    powers = false,
-    about,
-  }) => {
+  ({ id, words, symbol, one = symbol, factor, timesPi = false, dimension, family, rank = 0, powers = false }) => {
     const least = leastOf(family, factor);
     return {
       id,
@@ -158,7 +144,6 @@ export const UNITS: readonly Unit[] = (ROWS as readonly UnitRow[]).map(
       family,
       rank,
       powers,
-      about,
       share: rationalToNumber(divideRational(factor, least)),
       ...smallFactor(least, dimension),
     };

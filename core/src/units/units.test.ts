@@ -20,6 +20,7 @@ import {
   withinLimits,
 } from './dimension.ts';
 import { plainNumber, quantityIn, unitValue } from './quantity.ts';
+import { ABOUT_UNITS } from './unit-about.ts';
 import { RATE_WORDS, UNIT_WORDS, unitById, UNITS, type UnitId } from './unit-table.ts';
 
 describe('dimensions', () => {
@@ -122,7 +123,8 @@ describe('the unit table', () => {
     expect(new Set(ids).size).toBe(ids.length);
     expect(new Set(words).size).toBe(words.length);
     expect(words.every((word) => word === word.toLowerCase())).toBe(true);
-    for (const { about, symbol } of UNITS) expect([about, symbol].every((text) => text.trim() !== '')).toBe(true);
+    for (const { id, symbol } of UNITS)
+      expect([ABOUT_UNITS[id as UnitId], symbol].every((text) => text.trim() !== '')).toBe(true);
   });
 
   it('ranks the units of a family as their sizes do', () => {

@@ -1,13 +1,24 @@
 <script setup lang="ts">
 /** How an entry is written: the same table that the tests and docs/notation.md are made from. */
-import { ACCEPTED_FORMS, FUNCTIONS, UNITS } from '@sprell/core';
+import {
+  ABOUT_FUNCTIONS,
+  ABOUT_UNITS,
+  ACCEPTED_FORMS,
+  FUNCTIONS,
+  UNITS,
+  type FunctionName,
+  type UnitId,
+} from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
 import { SHORTCUTS, TOUCHES } from './shortcuts.ts';
 
-const functions = Object.entries(FUNCTIONS).map(([name, { args, about }]) => ({ written: `${name}(${args})`, about }));
-const units = UNITS.filter(({ words }) => words.length > 0).map(({ words, about }) => ({
+const functions = Object.entries(FUNCTIONS).map(([name, { args }]) => ({
+  written: `${name}(${args})`,
+  about: ABOUT_FUNCTIONS[name as FunctionName],
+}));
+const units = UNITS.filter(({ words }) => words.length > 0).map(({ id, words }) => ({
   words: words.join('  '),
-  about,
+  about: ABOUT_UNITS[id as UnitId],
 }));
 </script>
 

@@ -8,7 +8,8 @@ import type * as Mend from '@sprell/core/mend';
 import { afterPaint } from '../../../ui/after-paint.ts';
 import PlainButton from '../../../ui/PlainButton.vue';
 import EntryEditor from './EntryEditor.vue';
-import { isBegun, type NamedMark } from './suggestions.ts';
+import { isBegun } from './begun-word.ts';
+import type { NamedMark } from './suggestions.ts';
 
 const props = defineProps<{
   label: string;

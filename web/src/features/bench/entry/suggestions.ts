@@ -1,6 +1,6 @@
 /** What a word being typed may become: marks, functions and units, each with a line that says what it is. */
 import type { Completion, CompletionContext, CompletionResult } from '@codemirror/autocomplete';
-import { FUNCTIONS, UNITS } from '@sprell/core';
+import { ABOUT_FUNCTIONS, ABOUT_UNITS, FUNCTIONS, UNITS, type FunctionName, type UnitId } from '@sprell/core';
 
 export interface NamedMark {
   readonly name: string;
@@ -12,17 +12,17 @@ export interface Suggestion extends Completion {
   readonly reading?: string;
 }
 
-const functions: readonly Completion[] = Object.entries(FUNCTIONS).map(([name, { args, about }]) => ({
+const functions: readonly Completion[] = Object.entries(FUNCTIONS).map(([name, { args }]) => ({
   label: name,
   detail: `(${args})`,
-  info: about,
+  info: ABOUT_FUNCTIONS[name as FunctionName],
   type: 'function',
   apply: `${name}(`,
 }));
 
-const units: readonly Completion[] = UNITS.filter(({ words }) => words.length > 0).map(({ words, about }) => ({
+const units: readonly Completion[] = UNITS.filter(({ words }) => words.length > 0).map(({ id, words }) => ({
   label: words[0] as string,
-  info: about,
+  info: ABOUT_UNITS[id as UnitId],
   type: 'unit',
 }));
 
@@ -32,14 +32,6 @@ const words: readonly Completion[] = [
   { label: 'last', info: 'the result that landed last', type: 'word' },
   { label: 'pi', info: 'π, exact until it is read', type: 'word' },
 ];
-
-/** A word that may still become one that is known: while it is being typed it is no mistake. */
-export function isBegun(word: string, marks: readonly NamedMark[]): boolean {
-  const begun = word.toLowerCase();
-  return [...marks.map(({ name }) => name), ...[...functions, ...units, ...words].map(({ label }) => label)].some(
-    (known) => known.length > begun.length && known.toLowerCase().startsWith(begun),
-  );
-}
 
 /** Suggestions for the word at the cursor. A unit that is written out whole needs none. */
 export function suggest(marks: () => readonly NamedMark[]) {

@@ -6,6 +6,7 @@ import { ArrowUpToLine } from 'lucide-vue-next';
 import {
   kindOf,
   readQuantity,
+  ABOUT_UNITS,
   unitById,
   type LengthStyle,
   type Quantity,
@@ -59,7 +60,7 @@ const others = computed<readonly Other[]>(() => {
       : (UNITS_BY_KIND[kind] ?? []).map((form) => {
           const { text, plain } = readQuantity(quantity, style, form);
           return {
-            name: unitById(form.units?.[0]?.unit as UnitId).about.split(',')[0] as string,
+            name: ABOUT_UNITS[form.units?.[0]?.unit as UnitId].split(',')[0] as string,
             text,
             plain,
             lead: () => emit('readAs', `to ${wordsOf(form)}`),
