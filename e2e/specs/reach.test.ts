@@ -143,7 +143,7 @@ describe('what comes and goes on a phone', () => {
     expect(await isSeen(bench, '[data-test=slate-tools]')).toBe(true);
     await bench.clear();
     // What is said beneath the entry later pushes it up, and the suggestions go along.
-    await bench.type(`9'-7 + hy`);
+    await bench.type(`9'-7" + last`);
     await bench.page.waitForSelector('.taken');
     const top = (selector: string) => bench.page.$eval(selector, (part) => part.getBoundingClientRect().bottom);
     await expect

@@ -2,6 +2,7 @@ import type { Fix, Issue } from '../base/issue.ts';
 import { reckon, type Reckoned, type ReckonOptions } from '../evaluate/reckon.ts';
 import type { Parsed } from '../notation/parser.ts';
 import { rewrite } from './rewrite.ts';
+import { asRead } from './as-read.ts';
 import { angleFixes, directiveFixes, powerFixes, secondUnitFixes, signFixes, swapFixes } from './tree-fixes.ts';
 import { unitFixes } from './unit-fixes.ts';
 import {
@@ -29,7 +30,7 @@ export function mended({ parsed, issue }: Reckoned, options: ReckonOptions = {})
   const { source } = parsed;
   const candidates = fixesOf(issue, parsed, options.scope?.names() ?? []);
   const sound = candidates.filter((fix) => isNearer(fix, issue, source, reckon(fix.entry, options).issue));
-  return { ...issue, fixes: sound.slice(0, MOST) };
+  return { ...issue, fixes: sound.slice(0, MOST).map((fix) => ({ ...fix, label: asRead(fix.label, options.style) })) };
 }
 
 /** What may be left to do once the entry says what was meant: go on typing, give a number its unit, mend what is used. */

@@ -54,7 +54,23 @@ const HYPHEN = '[-\u2010\u2011\u2013]';
 const ONLY_HYPHEN = new RegExp(`^\\s*${HYPHEN}\\s*$`, 'u');
 const textOf = (source: string, { start, end }: Span) => source.slice(start, end);
 
-function instead(source: string, place: Span, text: string, taken: string, label: string): readonly Alternative[] {
+/** Letters that a button has room for. */
+const ROOM = 22;
+
+/**
+ * The entry with a place written differently. The button shows `around` as it would then be written, or says `otherwise`
+ * where that is too long for it.
+ */
+function instead(
+  source: string,
+  place: Span,
+  text: string,
+  taken: string,
+  around: Span,
+  otherwise: string,
+): readonly Alternative[] {
+  const shown = `${source.slice(around.start, place.start)}${text}${source.slice(place.end, around.end)}`.trim();
+  const label = shown.length > ROOM ? otherwise : shown;
   return [{ start: place.start, end: place.end, taken, label, entry: rewrite(source, place, text) }];
 }
 
@@ -71,7 +87,8 @@ function joined({ parts, end }: Measure, source: string): readonly Alternative[]
       place,
       ` − ${textOf(source, part)}${mark}`,
       'The hyphen joins feet and inches',
-      'Subtract instead',
+      { start: (parts[n] as Span).start, end },
+      'Subtract',
     );
   });
 }
@@ -82,7 +99,7 @@ function grouped(node: Span, source: string): readonly Alternative[] {
   if (number === undefined) return [];
   const decimal = number.replace(',', '.');
   const place = { start: node.start, end: node.start + number.length };
-  return instead(source, place, decimal, GROUPS, `${decimal} instead`);
+  return instead(source, place, decimal, GROUPS, node, 'A decimal');
 }
 
 function ofBinary(node: Binary, source: string): readonly Alternative[] {
@@ -90,7 +107,7 @@ function ofBinary(node: Binary, source: string): readonly Alternative[] {
   if (operator === 'subtract') return hyphenBetween(node, source);
   if (operator === 'divide' && right.kind === 'number' && /^\d+\/\d+$/.test(textOf(source, right))) {
     const apart = textOf(source, right).replace('/', ' / ');
-    return instead(source, right, apart, `${textOf(source, right)} is a fraction`, 'Divide twice');
+    return instead(source, right, apart, `${textOf(source, right)} is a fraction`, node, 'Divide twice');
   }
   if (
     operator === 'divide' &&
@@ -100,7 +117,7 @@ function ofBinary(node: Binary, source: string): readonly Alternative[] {
   ) {
     const place = { start: left.right.start, end: right.end };
     const under = textOf(source, place);
-    return instead(source, place, `(${under})`, 'Divided from left to right', `Divide by ${under}`);
+    return instead(source, place, `(${under})`, 'Divided from left to right', node, `Divide by ${under}`);
   }
   return operator === 'multiply' && textOf(source, { start: left.end, end: right.start }).trim() === ''
     ? unwritten(node, source)
@@ -111,7 +128,15 @@ function ofBinary(node: Binary, source: string): readonly Alternative[] {
 function unwritten({ left, right }: Binary, source: string): readonly Alternative[] {
   if (left.kind === 'binary' && left.operator === 'divide') {
     const place = { start: left.right.start, end: right.end };
-    return instead(source, place, `(${textOf(source, place)})`, 'Divided first, then multiplied', 'Multiply first');
+    const taken = 'Divided first, then multiplied';
+    return instead(
+      source,
+      place,
+      `(${textOf(source, place)})`,
+      taken,
+      { start: left.start, end: right.end },
+      'Multiply first',
+    );
   }
   if (left.kind !== 'number' || left.form !== 'fraction' || left.whole !== 0 || right.kind !== 'mark') return [];
   const under = `(${left.bottom} ${right.name})`;
@@ -120,6 +145,7 @@ function unwritten({ left, right }: Binary, source: string): readonly Alternativ
     { start: left.start, end: right.end },
     `${left.top} / ${under}`,
     `${textOf(source, left)} is a fraction`,
+    { start: left.start, end: right.end },
     `Divide by ${under}`,
   );
 }
@@ -138,7 +164,9 @@ function hyphenBetween({ left, right }: Binary, source: string): readonly Altern
         right.parts[0]?.unit.id === 'in' &&
         isUnder(right.parts[0], 12)
       : right.kind === 'number' && right.form === 'fraction' && right.whole === 0 && isUnder(right, 1);
-  return isSize ? instead(source, gap, ' ', 'The hyphen subtracts', 'One size instead') : [];
+  return isSize
+    ? instead(source, gap, ' ', 'The hyphen subtracts', { start: before.start, end: right.end }, 'One size')
+    : [];
 }
 
 function isUnder(literal: NumberLiteral, limit: number): boolean {
@@ -149,7 +177,14 @@ function isUnder(literal: NumberLiteral, limit: number): boolean {
 function signOrPower({ start, operand }: Signed, source: string): readonly Alternative[] {
   if (operand.kind !== 'power') return [];
   const place = { start, end: operand.base.end };
-  return instead(source, place, `(${textOf(source, place)})`, 'The power comes before the sign', 'Sign first');
+  return instead(
+    source,
+    place,
+    `(${textOf(source, place)})`,
+    'The power comes before the sign',
+    { start, end: operand.end },
+    'Sign first',
+  );
 }
 
 const POWERED: Readonly<Record<string, { readonly prefix: string; readonly said: string }>> = {
@@ -166,7 +201,7 @@ function squaredPrime(node: Power, source: string): readonly Alternative[] {
   const number = /^[\d.,/⁄ -]*\d/u.exec(textOf(source, base))?.[0];
   if (number === undefined || (part.unit.id !== 'ft' && part.unit.id !== 'in')) return [];
   const unit = `${number} ${power.prefix} ${part.unit.id}`;
-  return instead(source, node, unit, `The length is ${power.said}`, `${unit} instead`);
+  return instead(source, node, unit, `The length is ${power.said}`, node, unit);
 }
 
 /** 5 ft^2: behind a unit word the power is the unit's. */
@@ -175,7 +210,7 @@ function squaredUnit(node: Scaled, source: string): readonly Alternative[] {
   if (!text) return [];
   const [, length, power] = text as unknown as readonly [string, string, string];
   const said = `The unit is ${(POWERED[power] as (typeof POWERED)[string]).said}`;
-  return instead(source, node, `(${length})^${power}`, said, `The whole of ${length} instead`);
+  return instead(source, node, `(${length})^${power}`, said, node, `The whole of ${length}`);
 }
 
 /** max(1,250): the comma may have been meant to separate. */
@@ -183,17 +218,8 @@ function split(node: Call, source: string): readonly Alternative[] {
   const comma = textOf(source, node).search(/\d,\d{3}(?!\d)/);
   if (comma === -1) return [];
   const at = node.start + comma + 1;
-  return [
-    {
-      ...rangeOf(node),
-      taken: GROUPS,
-      label: 'Two values',
-      entry: rewrite(source, { start: at, end: at + 1 }, '; '),
-    },
-  ];
+  return instead(source, { start: at, end: at + 1 }, '; ', GROUPS, node, 'Two values');
 }
-
-const rangeOf = ({ start, end }: Span): Span => ({ start, end });
 
 /** Twice π and a little: larger numbers are hardly ever meant as radians. */
 const RADIANS = 6.3;
@@ -207,6 +233,6 @@ function degrees(node: Call, source: string): readonly Alternative[] {
     (argument.kind === 'number' && argument.form === 'decimal' && isUnder(argument, RADIANS));
   if (!isLikely || firstNode(argument, ({ kind }) => kind === 'measure' || kind === 'scaled') !== undefined) return [];
   const inside = bare(source, argument);
-  const angle = argument.kind === 'number' ? `${inside} rad` : `(${inside}) rad`;
-  return instead(source, node, `${node.name}(${angle})`, 'A plain number counts as degrees', 'Radians instead');
+  const angle = argument.kind === 'number' || argument.kind === 'constant' ? `${inside} rad` : `(${inside}) rad`;
+  return instead(source, node, `${node.name}(${angle})`, 'A plain number counts as degrees', node, 'Radians');
 }

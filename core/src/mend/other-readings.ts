@@ -1,6 +1,7 @@
 import type { Outcome } from '../evaluate/evaluate.ts';
 import { reckon, type Reckoned, type ReckonOptions } from '../evaluate/reckon.ts';
 import { equalValue } from '../number/value.ts';
+import { asRead } from './as-read.ts';
 import { nearMeanings, type Alternative } from './near-meanings.ts';
 
 /** No more than have room beneath an entry on a phone. */
@@ -18,7 +19,7 @@ export function otherReadings({ parsed, outcome }: Reckoned, options: ReckonOpti
     const worked = reckon(other.entry, options);
     return worked.issue === undefined && worked.outcome !== undefined && !sameOutcome(worked.outcome, outcome);
   });
-  return others.slice(0, MOST);
+  return others.slice(0, MOST).map((other) => ({ ...other, label: asRead(other.label, options.style) }));
 }
 
 function sameOutcome(a: Outcome, b: Outcome): boolean {

@@ -44,7 +44,7 @@ export function unitFixes(
   const own = used === undefined ? [] : [usual.find(isUsed) ?? { mark: used, written: used }];
   const units = kind === 'length' ? [...new Set([...usual, ...own])] : [...new Set([...own, ...usual])];
   return units.map(({ mark, written: sign }) => ({
-    label: `${text}${mark}`,
+    label: `${written}${mark}`,
     entry: rewrite(source, plain, `${written}${sign}`),
   }));
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is wrong, in words, and what mends it at a touch. */
+import SizeText from '../../ui/SizeText.vue';
 import { describeIssue, type Fix, type Issue } from '@sprell/core';
 
 defineProps<{
@@ -22,7 +23,7 @@ const emit = defineEmits<{ mend: [fix: Fix] }>();
       @pointerdown.prevent
       @click="emit('mend', fix)"
     >
-      {{ fix.label }}
+      <SizeText :text="fix.label" />
     </button>
   </span>
 </template>

@@ -7,6 +7,7 @@ import { describeIssue, type Fix, type Issue, type Reckoned, type ReckonOptions 
 import type * as Mend from '@sprell/core/mend';
 import { afterPaint } from '../../../ui/after-paint.ts';
 import PlainButton from '../../../ui/PlainButton.vue';
+import SizeText from '../../../ui/SizeText.vue';
 import EntryEditor from './EntryEditor.vue';
 import { isBegun } from './begun-word.ts';
 import type { NamedMark } from './suggestions.ts';
@@ -130,14 +131,22 @@ defineExpose({ focus: () => editor.value?.focus(), take: () => editor.value?.tak
     <div v-if="issue" :id="messageId" class="message" role="alert">
       <p>{{ describeIssue(issue) }}</p>
       <div v-if="fixes.length > 0" class="fixes">
-        <PlainButton v-for="(fix, n) in fixes" :key="n" @pointerdown.prevent @click="apply(fix.entry)">{{
-          fix.label
-        }}</PlainButton>
+        <PlainButton v-for="(fix, n) in fixes" :key="n" @pointerdown.prevent @click="apply(fix.entry)"
+          ><SizeText :text="fix.label"
+        /></PlainButton>
       </div>
     </div>
-    <div v-for="(other, n) in alternatives" :key="n" class="taken">
-      <span>{{ other.taken }}.</span>
-      <PlainButton @pointerdown.prevent @click="apply(other.entry)">{{ other.label }}</PlainButton>
+    <div v-if="alternatives.length > 0" class="taken">
+      <span v-if="alternatives.length === 1">{{ alternatives[0]?.taken }}. Or:</span>
+      <span v-else>Or:</span>
+      <PlainButton
+        v-for="other in alternatives"
+        :key="other.entry"
+        :title="other.taken"
+        @pointerdown.prevent
+        @click="apply(other.entry)"
+        ><SizeText :text="other.label"
+      /></PlainButton>
     </div>
   </div>
 </template>
@@ -197,12 +206,14 @@ defineExpose({ focus: () => editor.value?.focus(), take: () => editor.value?.tak
 @media (max-width: 760px) {
   .taken {
     flex-wrap: nowrap;
-    justify-content: space-between;
     margin-top: 2px;
     font-size: 14px;
     line-height: 1.2;
   }
-  .taken > :last-child {
+  .taken > span {
+    flex: 1;
+  }
+  .taken > :not(span) {
     flex: none;
     padding: 0 10px;
     font-size: inherit;
