@@ -7,6 +7,7 @@ import { makeRational } from '../number/rational.ts';
 import { quantityIn } from '../units/quantity.ts';
 import { unitById } from '../units/unit-table.ts';
 import { mended } from './mend.ts';
+import { otherReadings } from './other-readings.ts';
 
 const rail = { ok: true, quantity: quantityIn(makeRational(50), unitById('in')) } as const;
 const SCOPE: Scope = {
@@ -58,6 +59,25 @@ describe('the fixes of an entry with a slip in it', () => {
           text = fix.entry;
         }
         throw new Error(`${entry} goes round and round: ${text}`);
+      }),
+      { numRuns: 2000 },
+    );
+  });
+});
+
+describe('the other meanings of an entry', () => {
+  it('are sound, come to something else, and are set as the read-back sets them', () => {
+    fc.assert(
+      fc.property(entryText, (entry) => {
+        const reckoned = reckon(entry, { scope: SCOPE });
+        const others = otherReadings(reckoned, { scope: SCOPE });
+        expect(others.length).toBeLessThanOrEqual(2);
+        for (const other of others) {
+          expect(other.label).not.toMatch(/^$|\d\/\d/);
+          const meant = reckon(other.entry, { scope: SCOPE });
+          expect(meant.issue).toBeUndefined();
+          expect(meant.outcome).not.toEqual(reckoned.outcome);
+        }
       }),
       { numRuns: 2000 },
     );

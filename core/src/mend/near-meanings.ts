@@ -75,19 +75,20 @@ function instead(
 }
 
 /** 9'-7": the hyphen between feet and inches joined them. */
-function joined({ parts, end }: Measure, source: string): readonly Alternative[] {
+function joined({ parts }: Measure, source: string): readonly Alternative[] {
   return parts.slice(1).flatMap((part, n) => {
     const hyphen = { start: part.start - 1, end: part.start };
     if ((parts[n] as Span).end >= hyphen.start || !ONLY_HYPHEN.test(textOf(source, hyphen))) return [];
     // Inches that only the feet before them imply need their mark once they stand apart.
-    const mark = part.end === end ? '"' : '';
+    const unit = /^\s*(?:["″”]|''|′′|in(?:s|ch|ches)?\b)/iu.exec(source.slice(part.end))?.[0] ?? '';
+    const mark = unit === '' ? '"' : '';
     const place = { start: hyphen.start, end: part.end };
     return instead(
       source,
       place,
       ` − ${textOf(source, part)}${mark}`,
       'The hyphen joins feet and inches',
-      { start: (parts[n] as Span).start, end },
+      { start: (parts[n] as Span).start, end: part.end + unit.length },
       'Subtract',
     );
   });

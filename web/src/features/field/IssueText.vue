@@ -42,6 +42,7 @@ const emit = defineEmits<{ mend: [fix: Fix] }>();
   background: var(--board);
   color: var(--ink);
   font-weight: 600;
+  white-space: nowrap;
   cursor: pointer;
 }
 </style>

@@ -194,6 +194,13 @@ defineExpose({ focus: () => editor.value?.focus(), take: () => editor.value?.tak
   gap: 8px;
   margin-top: 8px;
 }
+/* A size stays in one piece; words too long for the row are cut rather than a figure broken. */
+.fixes > *,
+.taken > :not(span) {
+  max-width: 100%;
+  overflow: hidden;
+  white-space: nowrap;
+}
 .taken {
   display: flex;
   flex-wrap: wrap;

@@ -135,7 +135,7 @@ describe('the entry', () => {
   it('offers the other reading of what could be meant two ways', async () => {
     const { field, text, type } = anEntry();
     await type(`9'-7"`);
-    expect(field.get('.taken').text()).toContain('The hyphen joins feet and inches');
+    expect(field.get('.taken').text()).toBe('The hyphen joins feet and inches. Or:9′ − 7″');
     await field.get('.taken button').trigger('click');
     expect(reckon(text.value).reading?.text).toBe('8′ 5″');
   });

@@ -65,7 +65,9 @@ const answer = computed(() =>
 const reading = computed(() => shown.value?.reading);
 const text = computed(() => reading.value?.text ?? answer.value);
 const cost = computed(() =>
-  quantity.value && reading.value ? (roundingWords(quantity.value, reading.value) ?? 'the true size') : '',
+  quantity.value && reading.value
+    ? (roundingWords(quantity.value, reading.value) ?? (kind.value === 'length' ? 'the true size' : 'exact'))
+    : '',
 );
 const problem = computed(() =>
   text.value === undefined && shown.value?.issue ? describeIssue(shown.value.issue) : undefined,

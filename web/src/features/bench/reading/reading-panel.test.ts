@@ -59,6 +59,15 @@ describe('the reading', () => {
     ]);
   });
 
+  it.each([
+    [`9' 7"`, 'the true size'],
+    ['5 + 6', 'exact'],
+    [`12' * 10'`, 'exact'],
+    ['1 / 3', 'rounded'],
+  ])('says of %s that it is %s', async (entry, cost) => {
+    expect((await aReading(entry)).get('[data-test=cost]').text()).toBe(cost);
+  });
+
   it('leaves out the way it reads already, and makes another the main one at a touch', async () => {
     const panel = await aReading('2400 mm', { style: METRIC });
     expect(panel.findAll('[data-test=also]').map((other) => other.text())).not.toContain('2400 mm');
