@@ -97,7 +97,11 @@ h1 {
     clip-path: inset(50%);
   }
   .state {
-    font-size: 13px;
+    max-width: 46px;
+    font-size: 12px;
+  }
+  .state :deep(.noun) {
+    display: none;
   }
   .jobs {
     flex: 1;

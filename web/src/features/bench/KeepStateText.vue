@@ -14,6 +14,10 @@ const words = computed(() => {
   if (state.reason === undefined) return 'kept here';
   return `${state.changes} ${state.changes === 1 ? 'change' : 'changes'} waiting`;
 });
+/** Changes that wait for the server, where that is what is to be said. */
+const waiting = computed(() =>
+  props.state.kind === 'here' && props.state.reason !== undefined ? props.state.changes : 0,
+);
 const reason = computed(() => (props.state.kind === 'here' ? props.state.reason : undefined));
 </script>
 
@@ -25,10 +29,10 @@ const reason = computed(() => (props.state.kind === 'here' ? props.state.reason 
     :title="reason ?? 'Devices and people'"
     data-test="keep-state"
     :aria-label="words === '' ? 'Devices and people' : `${words}. Devices and people`"
-    ><Check v-if="state.kind === 'kept'" class="sign" :size="18" aria-hidden="true" /><span
-      class="words"
-      role="status"
-      >{{ words }}</span
+    ><Check v-if="state.kind === 'kept'" class="sign" :size="18" aria-hidden="true" /><span class="words" role="status"
+      ><template v-if="waiting"
+        >{{ waiting }} <span class="noun">{{ waiting === 1 ? 'change ' : 'changes ' }}</span>waiting</template
+      ><template v-else>{{ words }}</template></span
     ></RouterLink
   >
 </template>
