@@ -1,23 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { reckon } from '../evaluate/reckon.ts';
-import type { Scope } from '../evaluate/scope.ts';
 import { entryText } from '../testing/arbitrary-entry.ts';
-import { makeRational } from '../number/rational.ts';
-import { quantityIn } from '../units/quantity.ts';
-import { unitById } from '../units/unit-table.ts';
+import { RAIL_SCOPE } from '../testing/rail-scope.ts';
 import { mended } from './mend.ts';
 import { otherReadings } from './other-readings.ts';
 
-const rail = { ok: true, quantity: quantityIn(makeRational(50), unitById('in')) } as const;
-const SCOPE: Scope = {
-  mark: (name) => (name === 'rail' ? rail : undefined),
-  line: () => rail,
-  run: () => [rail],
-  last: () => rail,
-  names: () => ['rail'],
-};
-const issueOf = (entry: string) => mended(reckon(entry, { scope: SCOPE }), { scope: SCOPE });
+const issueOf = (entry: string) => mended(reckon(entry, { scope: RAIL_SCOPE }), { scope: RAIL_SCOPE });
 
 /** What a hand does to an entry: a letter left out, one too many, two the other way round, a word of its own. */
 const slips = fc.oneof(
@@ -69,12 +58,12 @@ describe('the other meanings of an entry', () => {
   it('are sound, come to something else, and are set as the read-back sets them', () => {
     fc.assert(
       fc.property(entryText, (entry) => {
-        const reckoned = reckon(entry, { scope: SCOPE });
-        const others = otherReadings(reckoned, { scope: SCOPE });
+        const reckoned = reckon(entry, { scope: RAIL_SCOPE });
+        const others = otherReadings(reckoned, { scope: RAIL_SCOPE });
         expect(others.length).toBeLessThanOrEqual(2);
         for (const other of others) {
           expect(other.label).not.toMatch(/^$|\d\/\d/);
-          const meant = reckon(other.entry, { scope: SCOPE });
+          const meant = reckon(other.entry, { scope: RAIL_SCOPE });
           expect(meant.issue).toBeUndefined();
           expect(meant.outcome).not.toEqual(reckoned.outcome);
         }

@@ -1,30 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { evaluate } from '../evaluate/evaluate.ts';
-import type { Scope } from '../evaluate/scope.ts';
 import { lineResult } from '../slate/node.ts';
 import { sameResult } from '../slate/recalculate.ts';
 import { entryText, looseText } from '../testing/arbitrary-entry.ts';
-import { quantityIn } from '../units/quantity.ts';
-import { unitById } from '../units/unit-table.ts';
-import { makeRational } from '../number/rational.ts';
+import { RAIL_SCOPE } from '../testing/rail-scope.ts';
 import { parse } from './parser.ts';
 import { printEntry } from './printer.ts';
-
-const rail = { ok: true, quantity: quantityIn(makeRational(50), unitById('in')) } as const;
-const SCOPE: Scope = {
-  mark: (name) => (name === 'rail' ? rail : undefined),
-  line: () => rail,
-  run: () => [rail],
-  last: () => rail,
-  names: () => ['rail'],
-};
 
 /** What an entry comes to, places in the text left aside. */
 function resultOf(source: string) {
   const { entry } = parse(source);
   if (entry === undefined) return undefined;
-  const result = evaluate(entry, SCOPE);
+  const result = evaluate(entry, RAIL_SCOPE);
   if (result.ok) return lineResult(result.value);
   return { ok: false as const, issue: { ...result.issue, start: 0, fields: {} } as never };
 }

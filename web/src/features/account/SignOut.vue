@@ -52,22 +52,12 @@ async function leave(): Promise<void> {
   </div>
 </template>
 
+<style scoped src="../../styles/ask.css"></style>
 <style scoped>
 .actions {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-}
-.ask {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  padding: 8px 12px;
-  background: var(--pencil-wash);
-}
-.ask p {
-  margin: 0;
-  flex: 1 0 100%;
 }
 .ask .lost {
   min-height: 2lh;

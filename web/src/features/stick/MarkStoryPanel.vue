@@ -208,6 +208,7 @@ const usedBy = computed(() => props.story.usedBy.join(', '));
   </section>
 </template>
 
+<style scoped src="../../styles/ask.css"></style>
 <style scoped>
 .story {
   display: flex;
@@ -267,17 +268,6 @@ h3 {
 .actions [aria-pressed='true'] {
   border-color: var(--chalk);
   color: var(--chalk);
-}
-.ask {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  padding: 8px 12px;
-  background: var(--pencil-wash);
-}
-.ask p {
-  flex: 1 0 100%;
-  margin: 0;
 }
 .post {
   display: flex;
