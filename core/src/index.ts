@@ -23,6 +23,7 @@ export { ABOUT_FUNCTIONS } from './notation/function-about.ts';
 export { FUNCTIONS, type FunctionName } from './notation/functions.ts';
 export { LIMITS } from './notation/operators.ts';
 export { evaluate, type Outcome } from './evaluate/evaluate.ts';
+export { answerDifference } from './evaluate/answer-difference.ts';
 export { EMPTY_SCOPE, type Resolved, type Scope } from './evaluate/scope.ts';
 export { reckon, readOutcome, type Reckoned, type ReckonOptions } from './evaluate/reckon.ts';
 export { Session } from './session/session.ts';

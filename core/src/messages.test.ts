@@ -9,12 +9,12 @@ import { quantityIn } from './units/quantity.ts';
 import { unitById } from './units/unit-table.ts';
 
 const inches = (n: number) => ({ ok: true, quantity: quantityIn(makeRational(n), unitById('in')) }) as const;
-const LINES = [inches(60), { ok: false }, inches(2)] as const;
+const LINES = [inches(60), { ok: false, line: 2 }, inches(2)] as const;
 /** As the head of the table says. */
 const SCOPE: Scope = {
   mark: (name) => (name === 'rail' ? inches(50) : undefined),
   line: (number) => LINES[number - 1],
-  run: (from, to) => (from > to ? undefined : LINES.slice(from - 1, to)),
+  run: (from, to) => (from > to || to > 3 ? undefined : LINES.slice(from - 1, to)),
   last: () => inches(2),
   names: () => ['rail'],
 };
@@ -43,7 +43,8 @@ describe('an entry that cannot be reckoned', () => {
     expect(issue.fixes.map((fix) => fix.entry).join(' | ')).toBe(fixes);
     for (const fix of issue.fixes) expect(fix.label).not.toBe('');
     const sentence = describeIssue(issue);
-    expect(sentence).toMatch(/^[\p{Lu}\p{N}#“−(@~°<*=√/,)'".a-z].*[.]$/u);
+    // A capital letter first, and what was typed between quotes.
+    expect(sentence).toMatch(/^[\p{Lu}“].*[.]$/u);
     expect(sentence).not.toMatch(/undefined|NaN|Infinity|\[object/);
   });
 
@@ -57,6 +58,26 @@ describe('an entry that cannot be reckoned', () => {
     const { issue, parsed } = reckon(`5' + ${'1" + '.repeat(200)}1"`);
     expect(issue).toMatchObject({ code: 'entry.too_long', start: 500 });
     expect(parsed.source).toHaveLength(5 + 1000 + 2);
+  });
+
+  it('names the line that it means, by its number', () => {
+    const sentence = (entry: string) => {
+      const { issue } = reckon(entry, { scope: SCOPE });
+      return issue && describeIssue(issue);
+    };
+    expect(sentence('sum(#1..#3)')).toBe('Line #2 has no result to use; mend it first.');
+    expect(sentence('#2 + 1"')).toBe('Line #2 has no result to use; mend it first.');
+    expect(sentence('#99999999999999999999')).toMatch(/^There is no line of so high a number/);
+  });
+
+  it('quotes what was typed', () => {
+    const sentence = (entry: string) => {
+      const { issue } = reckon(entry, { scope: SCOPE });
+      return issue && describeIssue(issue);
+    };
+    expect(sentence('6 and 3')).toMatch(/^“and” and “3” have nothing between them/);
+    expect(sentence(`9' to banana`)).toMatch(/“banana”/);
+    expect(sentence('5 to 3 kg')).toMatch(/^A plain number cannot be read in “3 kg”/);
   });
 
   it('offers fixes that mend: each reckons, or is one step nearer', () => {

@@ -1,5 +1,6 @@
 import { createInterface } from 'node:readline';
 import {
+  answerDifference,
   describeIssue,
   kindOf,
   Session,
@@ -7,6 +8,7 @@ import {
   valueToNumber,
   isExact,
   type Issue,
+  type ReadingStyle,
   type Reckoned,
   type Value,
 } from '@sprell/core';
@@ -22,6 +24,8 @@ interface Report {
   readonly exact: readonly { numerator: string; denominator: string; radicand: string; piPower: number }[] | null;
   readonly approx: number | null;
   readonly rounding: string | null;
+  /** By how much the sides of a comparison differ; null where they do not, and for all else. */
+  readonly difference: string | null;
   readonly error: {
     code: string;
     message: string;
@@ -41,7 +45,7 @@ function exactTerms(value: Value): Report['exact'] {
   }));
 }
 
-function reportOf(entry: string, reckoned: Reckoned): Report {
+function reportOf(entry: string, reckoned: Reckoned, style: ReadingStyle): Report {
   const { readBack, outcome, reading, issue } = reckoned;
   const nothing = {
     entry,
@@ -52,12 +56,14 @@ function reportOf(entry: string, reckoned: Reckoned): Report {
     exact: null,
     approx: null,
     rounding: null,
+    difference: null,
   };
   if (issue !== undefined || outcome === undefined)
     return { ...nothing, error: issue === undefined ? null : errorOf(issue) };
   if (outcome.kind === 'answer') {
     const answer = outcome.yes ? 'yes' : 'no';
-    return { ...nothing, kind: 'answer', reading: answer, plain: answer, rounding: 'exact', error: null };
+    const difference = answerDifference(outcome, style)?.text ?? null;
+    return { ...nothing, kind: 'answer', reading: answer, plain: answer, rounding: 'exact', difference, error: null };
   }
   const { value, dimension } = outcome.quantity;
   return {
@@ -74,6 +80,29 @@ function reportOf(entry: string, reckoned: Reckoned): Report {
 
 function errorOf(issue: Issue): NonNullable<Report['error']> {
   return { code: issue.code, message: describeIssue(issue), from: issue.start, to: issue.end, fixes: issue.fixes };
+}
+
+/** The report of an entry on which the core itself failed. */
+function failedReport(entry: string, error: unknown): Report {
+  const why = error instanceof Error ? error.message : String(error);
+  return {
+    entry,
+    readBack: null,
+    kind: null,
+    reading: null,
+    plain: null,
+    exact: null,
+    approx: null,
+    rounding: null,
+    difference: null,
+    error: {
+      code: 'internal',
+      message: `Sprell made a mistake on this entry (${why}); write it in another way, or report it.`,
+      from: 0,
+      to: entry.length,
+      fixes: [],
+    },
+  };
 }
 
 /** The entry with a caret under the spot, then the sentence. */
@@ -94,15 +123,25 @@ export async function main(args: readonly string[]): Promise<number> {
   const session = new Session(options.style);
   let errors = 0;
   const answer = (entry: string): string => {
-    const reckoned = session.enter(entry);
-    const report = reportOf(entry, reckoned);
+    let report: Report;
+    let issue: Issue | undefined;
+    try {
+      const reckoned = session.enter(entry);
+      issue = reckoned.issue;
+      report = reportOf(entry, reckoned, options.style);
+    } catch (error) {
+      // A mistake of ours in one line is no reason to lose the answers to the others.
+      session.skip();
+      report = failedReport(entry, error);
+    }
     if (report.error !== null) errors += 1;
     if (options.json) return `${JSON.stringify(report)}\n`;
-    if (reckoned.issue !== undefined) {
-      process.stderr.write(drawn(entry, reckoned.issue));
+    if (report.error !== null) {
+      process.stderr.write(issue === undefined ? `${entry}\n${report.error.message}\n` : drawn(entry, issue));
       return '';
     }
-    return `${report.readBack ?? ''} = ${report.reading ?? ''}\n`;
+    const by = report.difference === null ? '' : `, by ${report.difference}`;
+    return `${report.readBack ?? ''} = ${report.reading ?? ''}${by}\n`;
   };
   if (options.entries.length > 0) {
     for (const entry of options.entries) process.stdout.write(answer(entry));

@@ -36,6 +36,7 @@ describe('bin/reckon', () => {
       exact: [{ numerator: '1143', denominator: '2240', radicand: '1', piPower: 0 }],
       approx: 1143 / 2240,
       rounding: 'full',
+      difference: null,
       error: null,
     });
   });
@@ -73,6 +74,29 @@ describe('bin/reckon', () => {
     expect(run(['--finest', '3/16', `1'`])).toMatchObject({ status: 2, stdout: '' });
     expect(run(['--nonsense'])).toMatchObject({ status: 2 });
     expect(run(['-9"']).stdout).toBe('−9″ = −9″\n');
+  });
+
+  it('answers every line of a stream, whatever stands between', () => {
+    const odd = [
+      '5 to 2/3',
+      '5 to 3/7',
+      `1' to 1e-308`,
+      '1 kg to 1e-400 kg',
+      '7.3 up to 2/3',
+      '\u0000\uD800',
+      '((((',
+      '@',
+    ];
+    const answers = json([], odd.flatMap((entry) => [`5'`, entry]).join('\n'));
+    expect(answers).toHaveLength(2 * odd.length);
+    expect(answers.filter((_, index) => index % 2 === 0).every(({ plain }) => plain === `5'`)).toBe(true);
+    expect(answers.every(({ error }) => error === null || (error as { code: string }).code !== 'internal')).toBe(true);
+  });
+
+  it('says by how much two sizes differ', () => {
+    expect(run([`5' > 4'`, `5' == 60"`, '25 mm < 1"']).stdout).toBe(
+      '5′ > 4′ = yes, by 1′\n5′ == 60″ = yes\n25 mm < 1″ = yes, by 0.4 mm\n',
+    );
   });
 
   it('takes a long stream', () => {

@@ -68,6 +68,13 @@ export function bitLength(n: bigint): number {
   return (hex.length - 1) * 4 + (32 - Math.clz32(parseInt(hex[0] as string, 16)));
 }
 
+/** How often `factor` (over 1n) goes into n (over 0n), and what is left: powers of it by squares of squares first. */
+export function divideOut(n: bigint, factor: bigint): { readonly times: number; readonly rest: bigint } {
+  if (n % factor !== 0n) return { times: 0, rest: n };
+  const { times, rest } = divideOut(n / factor, factor * factor);
+  return rest % factor === 0n ? { times: 2 * times + 2, rest: rest / factor } : { times: 2 * times + 1, rest };
+}
+
 /** Whole part of the square root of n >= 0n. */
 export function isqrt(n: bigint): bigint {
   if (n < 2n) return n;

@@ -41,6 +41,7 @@ export interface IssueFields {
   'call.arguments': { readonly name: string; readonly expected: string; readonly given: string };
   'percent.of_it': object;
   'directive.unknown': { readonly target: string };
+  'directive.too_fine': object;
   'directive.kind': { readonly target: string; readonly kind: string };
   'kind.add': { readonly left: string; readonly right: string };
   'kind.add_plain': { readonly left: string; readonly right: string };
@@ -51,6 +52,7 @@ export interface IssueFields {
   'kind.root': { readonly kind: string };
   'kind.power': { readonly kind: string };
   'kind.answer': object;
+  'answer.kept': { readonly name: string };
   'kind.unit_on_quantity': { readonly kind: string };
   'power.not_plain': { readonly kind: string };
   'power.too_large': { readonly limit: string };
@@ -62,6 +64,7 @@ export interface IssueFields {
   'range.tangent': object;
   'range.leg': object;
   'range.step': object;
+  'range.temperature': object;
   'scale.ratio': object;
   'scale.not_length': { readonly side: string; readonly kind: string };
   'scale.zero': { readonly side: string };

@@ -1,13 +1,17 @@
+import { bitLength } from '../base/bigint.ts';
 import {
   addApproximate,
+  approximateRational,
   invertApproximate,
   mayBeZero,
   multiplyApproximate,
   negateApproximate,
   sqrtApproximate,
+  withErrorOf,
+  WORKING_BITS,
+  type Approximation,
 } from '../number/approximation.ts';
 import { atanApproximate, cosApproximate, piApproximate, sinApproximate } from '../number/elementary.ts';
-import { approximateRational } from '../number/approximation.ts';
 import { PI } from '../number/radical.ts';
 import {
   floorRational,
@@ -16,6 +20,7 @@ import {
   multiplyRational,
   ONE,
   subtractRational,
+  TWO,
   type Rational,
 } from '../number/rational.ts';
 import {
@@ -91,12 +96,20 @@ function exactSine(degrees: Rational): Value | undefined {
 
 export function sine(radians: Value): Value {
   const degrees = degreesOf(radians);
-  return (degrees && exactSine(degrees)) ?? sinApproximate(approximate(radians));
+  return (degrees && exactSine(degrees)) ?? sinApproximate(withinTurn(radians, degrees));
 }
 
 export function cosine(radians: Value): Value {
   const degrees = degreesOf(radians);
-  return (degrees && exactSine(subtractRational(whole(90), degrees))) ?? cosApproximate(approximate(radians));
+  return (degrees && exactSine(subtractRational(whole(90), degrees))) ?? cosApproximate(withinTurn(radians, degrees));
+}
+
+/** The angle as an approximation: whole turns are left out while it is exact, and of any other angle as many more digits are taken. */
+function withinTurn(radians: Value, degrees: Rational | undefined): Approximation {
+  if (degrees) return approximate(fromDegrees(within(degrees, 360)));
+  const near = approximate(radians);
+  const turns = Math.max(0, bitLength(near.mid) - near.scale);
+  return turns === 0 ? near : approximate(radians, WORKING_BITS + turns);
 }
 
 /** Undefined where the tangent has no value (90°, 270°, …). */
@@ -111,16 +124,22 @@ export function tangent(radians: Value): Value | undefined {
       if (exact) return n < 180 ? exact : negateValue(exact);
     }
   }
-  const near = approximate(radians);
+  const near = withinTurn(radians, degrees);
   const cos = cosApproximate(near);
   return mayBeZero(cos) ? undefined : multiplyApproximate(sinApproximate(near), invertApproximate(cos));
 }
 
-const fromDegrees = (num: number, den = 1): Value => multiplyValue(makeRational(num, 180 * den), PI);
+const ONE_DEGREE = divideValue(PI, makeRational(180));
+
+function fromDegrees(degrees: Rational): Value {
+  return multiplyValue(degrees, ONE_DEGREE);
+}
+
+const RIGHT_ANGLE = fromDegrees(makeRational(90));
 
 /** Looks a size up among exact values; the sign is the caller's. */
 function exactAngle(size: Value, table: ReadonlyMap<number, Value>, den: number): Value | undefined {
-  for (const [angle, value] of table) if (equalValue(value, size)) return fromDegrees(angle, den);
+  for (const [angle, value] of table) if (equalValue(value, size)) return fromDegrees(makeRational(angle, den));
   return undefined;
 }
 
@@ -131,18 +150,25 @@ export function arcSine(ratio: Value): Value | undefined {
   if (compareValue(size, ONE) > 0) return undefined;
   const exact = exactAngle(size, SINES, 1);
   if (exact) return negative ? negateValue(exact) : exact;
-  // asin x = atan(x / √(1 − x²))
-  const x = approximate(ratio);
-  const one = approximateRational(ONE);
-  const leg = sqrtApproximate(addApproximate(one, negateApproximate(multiplyApproximate(x, x))));
-  if (mayBeZero(leg)) return negative ? fromDegrees(-90) : fromDegrees(90);
-  return atanApproximate(multiplyApproximate(x, invertApproximate(leg)));
+  // asin x = atan(x / √(1 − x²)); 1 − x² by its factors, which cancel nothing while x is exact.
+  const leg = sqrtApproximate(approximate(multiplyValue(subtractValue(ONE, ratio), addValue(ONE, ratio))));
+  const quarter = approximate(RIGHT_ANGLE);
+  if (mayBeZero(leg)) return withErrorOf(leg, negative ? negateApproximate(quarter) : quarter);
+  return atanApproximate(multiplyApproximate(approximate(ratio), invertApproximate(leg)));
 }
 
-/** The angle, 0° to 180°, whose cosine is `ratio`. */
+/** The angle in radians, 0° to 180°, whose cosine is `ratio`; undefined when the ratio is past 1 in size. */
 export function arcCosine(ratio: Value): Value | undefined {
-  const angle = arcSine(ratio);
-  return angle && subtractValue(fromDegrees(90), angle);
+  const negative = signOfValue(ratio) < 0;
+  const size = negative ? negateValue(ratio) : ratio;
+  if (compareValue(size, ONE) > 0) return undefined;
+  const exact = exactAngle(size, SINES, 1);
+  if (exact) return subtractValue(RIGHT_ANGLE, negative ? negateValue(exact) : exact);
+  // acos x = 2 atan √((1 − x) / (1 + x)), taken from the side on which 1 + x is not small.
+  const near = sqrtApproximate(approximate(divideValue(subtractValue(ONE, size), addValue(ONE, size))));
+  const half = atanApproximate(near);
+  const angle = addApproximate(half, half);
+  return negative ? addApproximate(approximate(multiplyValue(RIGHT_ANGLE, TWO)), negateApproximate(angle)) : angle;
 }
 
 /** The angle, between −90° and 90°, whose tangent is `ratio`. */
@@ -157,5 +183,5 @@ export function arcTangent(ratio: Value): Value {
 export function radiansFromDegrees(degrees: Value): Value {
   return degrees.kind === 'approximate'
     ? multiplyApproximate(multiplyApproximate(degrees, piApproximate()), approximateRational(makeRational(1, 180)))
-    : multiplyValue(degrees, fromDegrees(1));
+    : multiplyValue(degrees, ONE_DEGREE);
 }

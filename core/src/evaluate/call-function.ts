@@ -14,7 +14,7 @@ import {
   divideValue,
   isZero,
   multiplyValue,
-  roundQuotient,
+  roundToStep,
   roundValue,
   signOfValue,
   sqrtValue,
@@ -23,7 +23,7 @@ import {
 } from '../number/value.ts';
 import { ANGLE, kindOf, PLAIN, SLOPE, TEMPERATURE, withinLimits } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
-import { arcCosine, arcSine, arcTangent, cosine, radiansFromDegrees, sine, tangent } from './angles.ts';
+import { arcCosine, arcSine, arcTangent, cosine, degreesOf, radiansFromDegrees, sine, tangent } from './angles.ts';
 import { rootOfQuantity } from './arithmetic.ts';
 import { refuse } from './refuse.ts';
 
@@ -39,6 +39,7 @@ type Arguments = readonly [Argument, ...Argument[]];
 export function callFunction(name: FunctionName, args: Arguments, span: Span): Quantity {
   const [first] = args;
   const { quantity } = first;
+  if (!COMPARES_TEMPERATURES.has(name)) refuseTemperatures(args);
   switch (name) {
     case 'sqrt':
       return rootOfQuantity(quantity, first.span);
@@ -97,6 +98,14 @@ export function callFunction(name: FunctionName, args: Arguments, span: Span): Q
   }
 }
 
+/** Functions that only compare, or lie between: all others would count a temperature from the zero of its scale. */
+const COMPARES_TEMPERATURES: ReadonlySet<FunctionName> = new Set(['min', 'max', 'mean']);
+
+function refuseTemperatures(args: Arguments): void {
+  const one = args.find(({ quantity }) => quantity.dimension === TEMPERATURE);
+  if (one) refuse('kind.temperature', one.span, {});
+}
+
 /** Refuses arguments of unlike kinds, at the first that differs. */
 function checkAlike(name: FunctionName, args: Arguments): void {
   const { dimension } = args[0].quantity;
@@ -117,7 +126,6 @@ function extreme(name: FunctionName, args: Arguments, wanted: -1 | 1): Quantity 
 function total(name: FunctionName, args: Arguments): Quantity {
   checkAlike(name, args);
   const { dimension } = args[0].quantity;
-  if (dimension === TEMPERATURE && name === 'sum') refuse('kind.temperature', args[0].span, {});
   return {
     value: args.slice(1).reduce((sum: Value, { quantity }) => addValue(sum, quantity.value), args[0].quantity.value),
     dimension,
@@ -128,16 +136,17 @@ function total(name: FunctionName, args: Arguments): Quantity {
 function commonMeasure(name: FunctionName, args: Arguments): Quantity {
   checkAlike(name, args);
   let common: Rational | undefined;
+  const { dimension } = args[0].quantity;
   for (const { quantity, span } of args) {
-    const { value } = quantity;
-    if (value.kind !== 'rational')
+    // Angles are kept in radians and measured in degrees.
+    const value = dimension === ANGLE ? degreesOf(quantity.value) : quantity.value;
+    if (value?.kind !== 'rational')
       return refuse('kind.function', span, { name, kind: 'value with a root or π', wanted: 'plain fraction' });
     common = common === undefined ? value : commonRational(common, value);
   }
   const value = absValue(common as Rational);
-  return isZero(value)
-    ? refuse('division.by_zero', args[0].span, {})
-    : { value, dimension: args[0].quantity.dimension };
+  if (isZero(value)) return refuse('division.by_zero', args[0].span, {});
+  return { value: dimension === ANGLE ? radiansFromDegrees(value) : value, dimension };
 }
 
 function commonRational(a: Rational, b: Rational): Rational {
@@ -168,8 +177,7 @@ function toStep(name: FunctionName, args: Arguments, direction: RoundingDirectio
   const step: Quantity = given?.quantity ?? { value: ONE, dimension: PLAIN };
   if (given) checkAlike(name, [a, given]);
   if (signOfValue(step.value) <= 0) return refuse('range.step', given?.span ?? a.span, {});
-  const times = roundQuotient(a.quantity.value, step.value, direction);
-  return { value: multiplyValue(step.value, makeRational(times.whole)), dimension: a.quantity.dimension };
+  return { value: roundToStep(a.quantity.value, step.value, direction), dimension: a.quantity.dimension };
 }
 
 const square = ({ quantity }: Argument): Value => multiplyValue(quantity.value, quantity.value);

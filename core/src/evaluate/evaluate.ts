@@ -15,10 +15,19 @@ import type {
   Scaled,
   UnitPower,
 } from '../notation/ast.ts';
+import { COUNT_WORDS } from '../notation/functions.ts';
 import { literalValue } from '../notation/literal.ts';
 import type { Comparison } from '../notation/operators.ts';
 import { PI } from '../number/radical.ts';
-import { addRational, divideRational, makeRational, multiplyRational, ONE, type Rational } from '../number/rational.ts';
+import {
+  addRational,
+  divideRational,
+  makeRational,
+  multiplyRational,
+  ONE,
+  signOfRational,
+  type Rational,
+} from '../number/rational.ts';
 import {
   addValue,
   compareValue,
@@ -28,7 +37,7 @@ import {
   subtractValue,
   type Value,
 } from '../number/value.ts';
-import { kindOf, PLAIN, SLOPE, TEMPERATURE } from '../units/dimension.ts';
+import { kindOf, MONEY, PLAIN, SLOPE, TEMPERATURE } from '../units/dimension.ts';
 import { unitValue, type Quantity } from '../units/quantity.ts';
 import { KELVIN_AT_ZERO, type Unit } from '../units/unit-table.ts';
 import { checkSize, divideQuantities, multiplyQuantities, raise } from './arithmetic.ts';
@@ -49,12 +58,15 @@ export type Outcome =
 export function evaluate(entry: Entry, scope: Scope = EMPTY_SCOPE): Result<Outcome, Issue> {
   const { expr } = entry;
   const quick = quickQuantity(expr);
-  return quick === undefined ? walk(expr, scope) : ok({ kind: 'quantity', quantity: quick });
+  return quick === undefined ? walk(entry, scope) : ok({ kind: 'quantity', quantity: quick });
 }
 
-function walk(expr: Expr, scope: Scope): Result<Outcome, Issue> {
+function walk({ expr, assignment }: Entry, scope: Scope): Result<Outcome, Issue> {
   try {
-    if (expr.kind === 'compare') return ok(compareSides(expr, scope));
+    if (expr.kind === 'compare') {
+      if (assignment) return refuse('answer.kept', expr, { name: assignment.name });
+      return ok(compareSides(expr, scope));
+    }
     return ok({ kind: 'quantity', quantity: quantityOf(expr, scope) });
   } catch (thrown) {
     if (thrown instanceof Refusal) return fail(thrown.issue);
@@ -121,15 +133,19 @@ function measureOf(measure: Measure): Quantity {
   const { parts } = measure;
   const first = parts[0] as MeasurePart;
   const { dimension } = first.unit;
-  if (dimension === TEMPERATURE) return { value: temperatureOf(literalValue(first), first.unit), dimension };
+  if (dimension === TEMPERATURE) return { value: temperatureOf(literalValue(first), first.unit, measure), dimension };
   let sum: Rational = multiplyRational(literalValue(first), first.unit.factor);
   for (const part of parts.slice(1)) sum = addRational(sum, multiplyRational(literalValue(part), part.unit.factor));
   return { value: checkSize(first.unit.timesPi ? multiplyValue(sum, PI) : sum, measure), dimension };
 }
 
 /** Kelvin from a scale with its own zero. */
-function temperatureOf(degrees: Rational, unit: Unit): Rational {
-  return addRational(KELVIN_AT_ZERO[unit.id as keyof typeof KELVIN_AT_ZERO], multiplyRational(degrees, unit.factor));
+function temperatureOf(degrees: Rational, unit: Unit, span: Span): Rational {
+  const kelvin = addRational(
+    KELVIN_AT_ZERO[unit.id as keyof typeof KELVIN_AT_ZERO],
+    multiplyRational(degrees, unit.factor),
+  );
+  return signOfRational(kelvin) < 0 ? refuse('range.temperature', span, {}) : kelvin;
 }
 
 function scaledOf(scaled: Scaled, scope: Scope): Quantity {
@@ -139,7 +155,7 @@ function scaledOf(scaled: Scaled, scope: Scope): Quantity {
   const [only] = scaled.units as [UnitPower];
   if (only.unit.dimension === TEMPERATURE && scaled.units.length === 1 && only.power === 1) {
     if (base.value.kind !== 'rational') return refuse('kind.temperature', scaled, {});
-    return { value: temperatureOf(base.value, only.unit), dimension: TEMPERATURE };
+    return { value: temperatureOf(base.value, only.unit, scaled), dimension: TEMPERATURE };
   }
   let quantity = base;
   for (const { unit, power } of scaled.units) {
@@ -168,9 +184,23 @@ function binaryOf(expr: Binary, scope: Scope): Quantity {
       return multiplyQuantities(left, right, expr);
     case 'divide':
       return divideQuantities(left, right, expr, expr.right);
+    case 'at':
+      return countAt(expr, left, right);
     default:
       return assertNever(expr.operator);
   }
+}
+
+/** 3 @ 4′ is three of them; 24′ @ 16″ is how many such spacings the length holds; 30 sq ft @ $2/sq ft is a price. */
+function countAt(expr: Binary, left: Quantity, right: Quantity): Quantity {
+  if (left.dimension === PLAIN || left.dimension + right.dimension === MONEY)
+    return multiplyQuantities(left, right, expr);
+  if (left.dimension === right.dimension) return divideQuantities(left, right, expr, expr.right);
+  return refuse('kind.function', expr.right, {
+    name: '@',
+    kind: kindOf(right.dimension),
+    wanted: kindOf(left.dimension),
+  });
 }
 
 function refuseUnlike(expr: Binary, left: Quantity, right: Quantity): never {
@@ -190,19 +220,33 @@ function percentStepOf(expr: PercentStep, scope: Scope): Quantity {
 function lineOf(expr: LineReference, scope: Scope): Quantity {
   const found = scope.line(expr.number);
   if (found?.ok) return found.quantity;
-  return refuse(found === undefined ? 'line.unknown' : 'line.failed', expr, { line: `#${expr.number}` });
+  return found === undefined
+    ? refuse('line.unknown', expr, { line: numbered(expr.number) })
+    : refuse('line.failed', expr, { line: `Line #${expr.number}` });
 }
 
 function lastOf(span: Span, scope: Scope): Quantity {
   const found = scope.last();
   if (found === undefined) return refuse('last.none', span, {});
-  return found.ok ? found.quantity : refuse('line.failed', span, { line: 'last' });
+  return found.ok ? found.quantity : refuse('line.failed', span, { line: lineName(found.line) });
+}
+
+/** A number past all that a slate may have stands for any such, see the scanner. */
+function numbered(line: number): string {
+  return line === Number.MAX_SAFE_INTEGER ? 'of so high a number' : `#${line}`;
+}
+
+function lineName(line: number | undefined): string {
+  return line === undefined ? 'The last line' : `Line #${line}`;
 }
 
 function markOf(name: string, span: Span, scope: Scope): Quantity {
   if (name === 'it') return refuse('percent.of_it', span, {});
   const found = scope.mark(name.toLowerCase());
-  if (found === undefined) return refuse('name.unknown', span, { name });
+  if (found === undefined)
+    return COUNT_WORDS.has(name.toLowerCase())
+      ? { value: ONE, dimension: PLAIN }
+      : refuse('name.unknown', span, { name });
   return found.ok ? found.quantity : refuse('mark.failed', span, { name });
 }
 
@@ -218,12 +262,15 @@ function argumentsOf(exprs: readonly Expr[], scope: Scope): Argument[] {
 /** A run stands for as many arguments as it has lines. */
 function linesOfRun(expr: LineRun, scope: Scope): readonly Argument[] {
   const { from, to } = expr;
-  const ends = [from, to].filter((number) => scope.line(number) === undefined);
-  if (ends.length > 0) return refuse('line.unknown', expr, { line: `#${ends[0]}` });
   const lines = scope.run(from, to);
-  if (lines === undefined) return refuse('run.backwards', expr, { from: `#${from}`, to: `#${to}` });
+  if (lines === undefined) {
+    const missing = [from, to].find((number) => scope.line(number) === undefined);
+    return missing === undefined
+      ? refuse('run.backwards', expr, { from: `#${from}`, to: `#${to}` })
+      : refuse('line.unknown', expr, { line: numbered(missing) });
+  }
   return lines.map((line) => ({
-    quantity: line.ok ? line.quantity : refuse('line.failed', expr, { line: 'a line of the run' }),
+    quantity: line.ok ? line.quantity : refuse('line.failed', expr, { line: lineName(line.line) }),
     span: expr,
   }));
 }

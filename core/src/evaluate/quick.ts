@@ -45,6 +45,7 @@ function walk(expr: Expr): boolean {
       const { num, den } = small;
       const leftDimension = dimension;
       if (!walk(expr.right)) return false;
+      if (expr.operator === 'at') return false;
       const operation = operationOf(expr.operator);
       const combined = combineDimensions(operation, leftDimension, dimension);
       if (combined === undefined) return false;

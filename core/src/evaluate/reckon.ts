@@ -51,6 +51,25 @@ export function reckon(source: string, { scope = EMPTY_SCOPE, style = DEFAULT_ST
   return { parsed, readBack, outcome, reading: read.reading, issue: read.issue ?? issue, form: read.form };
 }
 
+/**
+ * What is wrong with an entry, without its reading: enough for a fix that is tried, and of a value with thousands of digits
+ * a small part of the work.
+ */
+export function issueIn(
+  source: string,
+  { scope = EMPTY_SCOPE, style = DEFAULT_STYLE }: ReckonOptions,
+): Issue | undefined {
+  const parsed = parse(source, style);
+  const { entry } = parsed;
+  const [issue] = parsed.issues;
+  if (entry === undefined || (issue !== undefined && !parsed.unfinished)) return issue;
+  const evaluated = evaluate(entry, scope);
+  if (!evaluated.ok) return evaluated.issue;
+  if (evaluated.value.kind === 'answer') return issue;
+  const form = formOf(entry, evaluated.value.quantity);
+  return form.issue ?? issue;
+}
+
 /** The reading of a line's value, by its own `to …` where it has one. */
 export function readOutcome(
   entry: Entry,
@@ -61,12 +80,25 @@ export function readOutcome(
   readonly issue: Issue | undefined;
   readonly form: ReadingForm | undefined;
 } {
+  const { shown, issue, form } = formOf(entry, quantity);
+  return { reading: shown && readQuantity(shown, style, form), issue, form };
+}
+
+/** What a line's own `to …` makes of its value, before any rounding: what is to be read, and in which form. */
+function formOf(
+  entry: Entry,
+  quantity: Quantity,
+): {
+  readonly shown: Quantity | undefined;
+  readonly issue: Issue | undefined;
+  readonly form: ReadingForm | undefined;
+} {
   const asked = readingForm(entry.directives, quantity.dimension);
-  if (!asked.ok) return { reading: undefined, issue: asked.issue, form: undefined };
+  if (!asked.ok) return { shown: undefined, issue: asked.issue, form: undefined };
   const form = asked.value;
   const shown = formQuantity(quantity, form);
-  if (shown === undefined) return { reading: undefined, issue: makeIssue('range.tangent', entry.expr, {}), form };
-  return { reading: readQuantity(shown, style, form), issue: undefined, form };
+  const issue = shown === undefined ? makeIssue('range.tangent', entry.expr, {}) : undefined;
+  return { shown, issue, form };
 }
 
 /** The quantity that a form shows: the angle of a slope, the slope of an angle, else the quantity itself. */

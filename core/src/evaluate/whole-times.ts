@@ -23,7 +23,7 @@ export interface WholeTimes {
  */
 export function wholeTimes(entry: Entry, scope: Scope, options: PrintOptions = {}): WholeTimes | undefined {
   const { expr } = entry;
-  if (expr.kind !== 'binary' || expr.operator !== 'divide') return undefined;
+  if (expr.kind !== 'binary' || (expr.operator !== 'divide' && expr.operator !== 'at')) return undefined;
   const side = (part: typeof expr.left): Quantity | undefined => {
     const result = evaluate({ ...entry, expr: part }, scope);
     return result.ok && result.value.kind === 'quantity' ? result.value.quantity : undefined;

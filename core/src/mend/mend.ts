@@ -1,18 +1,28 @@
 import type { Fix, Issue } from '../base/issue.ts';
-import { reckon, type Reckoned, type ReckonOptions } from '../evaluate/reckon.ts';
+import { issueIn, type Reckoned, type ReckonOptions } from '../evaluate/reckon.ts';
 import type { Parsed } from '../notation/parser.ts';
+import type { Span } from '../base/span.ts';
 import { rewrite } from './rewrite.ts';
 import { asRead } from './as-read.ts';
-import { angleFixes, directiveFixes, powerFixes, secondUnitFixes, signFixes, swapFixes } from './tree-fixes.ts';
+import {
+  angleFixes,
+  directiveFixes,
+  powerFixes,
+  ratioFixes,
+  secondUnitFixes,
+  signFixes,
+  swapFixes,
+} from './tree-fixes.ts';
 import { unitFixes } from './unit-fixes.ts';
 import {
-  characterFixes,
   commaFixes,
   emptyFixes,
+  inToFixes,
   itFixes,
   nameFixes,
   numberFixes,
   sideBySideFixes,
+  spacingFixes,
   symbolFixes,
   unitNameFixes,
 } from './word-fixes.ts';
@@ -29,7 +39,7 @@ export function mended({ parsed, issue }: Reckoned, options: ReckonOptions = {})
   if (issue === undefined) return undefined;
   const { source } = parsed;
   const candidates = fixesOf(issue, parsed, options.scope?.names() ?? []);
-  const sound = candidates.filter((fix) => isNearer(fix, issue, source, reckon(fix.entry, options).issue));
+  const sound = candidates.filter((fix) => isNearer(fix, issue, source, issueIn(fix.entry, options)));
   return { ...issue, fixes: sound.slice(0, MOST).map((fix) => ({ ...fix, label: asRead(fix.label, options.style) })) };
 }
 
@@ -51,6 +61,11 @@ function isNearer(fix: Fix, issue: Issue, source: string, left: Issue | undefine
   return left.end <= issue.start && source.slice(left.end, issue.start).trim() !== '';
 }
 
+/** rail = 5' > 4': the comparison without the mark that was to hold it. */
+function keepNothing({ start, end, name }: Span & { readonly name: string }, source: string): Fix {
+  return { label: `Compare, and store nothing in ${name}`, entry: rewrite(source, { start, end }, '') };
+}
+
 /** What may mend the entry, likeliest first. */
 function fixesOf(issue: Issue, { source, entry }: Parsed, names: readonly string[]): readonly Fix[] {
   const expr = entry?.expr;
@@ -69,6 +84,8 @@ function fixesOf(issue: Issue, { source, entry }: Parsed, names: readonly string
     case 'range.leg':
     case 'range.arc':
       return expr ? swapFixes(expr, issue, source) : [];
+    case 'call.arguments':
+      return ratioFixes(issue, source);
     case 'power.not_plain':
       return expr ? powerFixes(expr, issue, source) : [];
     case 'directive.kind':
@@ -87,12 +104,14 @@ function fixesOf(issue: Issue, { source, entry }: Parsed, names: readonly string
       return sideBySideFixes(issue, source, names);
     case 'symbol.unexpected':
       return [...symbolFixes(issue, source), ...issue.fixes];
-    case 'character.unknown':
-      return [...characterFixes(issue, source), ...issue.fixes];
     case 'comma.unexpected':
       return commaFixes(issue, source);
     case 'unit.without_number':
-      return [...numberFixes(issue, source), ...issue.fixes];
+      return [...numberFixes(issue, source), ...inToFixes(issue, source), ...issue.fixes];
+    case 'character.unknown':
+      return [...spacingFixes(issue, source), ...issue.fixes];
+    case 'answer.kept':
+      return entry?.assignment ? [keepNothing(entry.assignment, source)] : [];
     case 'bracket.empty':
       return emptyFixes(issue, source);
     default:

@@ -4,23 +4,27 @@ import type { Binary, Call, Entry, Expr, Measure, NumberLiteral, Power, Scaled, 
 import { literalValue } from '../notation/literal.ts';
 import { rationalToNumber } from '../number/rational.ts';
 import { MONEY } from '../units/dimension.ts';
+import { instead, textOf, type Alternative } from './alternative.ts';
 import { bare } from './bracketed.ts';
 import { firstNode, partsOf } from './find-node.ts';
-import { rewrite } from './rewrite.ts';
-
-/** Another way to read the entry, offered beside the one that was taken. */
-export interface Alternative extends Span {
-  /** What was taken, in a few words. */
-  readonly taken: string;
-  readonly label: string;
-  readonly entry: string;
-}
+import {
+  feetAndInches,
+  noteOrMark,
+  otherMoney,
+  percentOfPercent,
+  pitchOrMark,
+  pointOrName,
+  rootOfFraction,
+  stockSize,
+  timeOfDay,
+  writtenSizes,
+} from './written-meanings.ts';
 
 /** Every near meaning of an entry that was read, in the order of the entry; none has been tried. */
-export function nearMeanings(entry: Entry, source: string): readonly Alternative[] {
-  const found: Alternative[] = [];
+export function nearMeanings(entry: Entry, source: string, currency: string): readonly Alternative[] {
+  const found: Alternative[] = [...stockSize(source)];
   const visit = (node: Expr): void => {
-    found.push(...meaningsOf(node, source));
+    found.push(...meaningsOf(node, source, currency));
     partsOf(node).forEach(visit);
   };
   visit(entry.expr);
@@ -28,10 +32,20 @@ export function nearMeanings(entry: Entry, source: string): readonly Alternative
   return found.filter((one, n) => one.taken !== GROUPS || found.findIndex(({ taken }) => taken === GROUPS) === n);
 }
 
-function meaningsOf(node: Expr, source: string): readonly Alternative[] {
+function meaningsOf(node: Expr, source: string, currency: string): readonly Alternative[] {
   switch (node.kind) {
     case 'measure':
-      return [...joined(node, source), ...(node.parts[0]?.unit.dimension === MONEY ? [] : grouped(node, source))];
+      if (node.parts[0]?.unit.dimension === MONEY) return otherMoney(node, source, currency);
+      return [
+        ...joined(node, source),
+        ...grouped(node, source),
+        ...pointOrName(node, source),
+        ...noteOrMark(node, source),
+      ];
+    case 'slope':
+      return [...timeOfDay(node, source), ...pitchOrMark(node, source)];
+    case 'percentStep':
+      return percentOfPercent(node, source);
     case 'number':
       return grouped(node, source);
     case 'binary':
@@ -41,9 +55,9 @@ function meaningsOf(node: Expr, source: string): readonly Alternative[] {
     case 'power':
       return squaredPrime(node, source);
     case 'scaled':
-      return squaredUnit(node, source);
+      return [...squaredUnit(node, source), ...feetAndInches(node, source)];
     case 'call':
-      return [...split(node, source), ...degrees(node, source)];
+      return [...split(node, source), ...degrees(node, source), ...rootOfFraction(node, source)];
     default:
       return [];
   }
@@ -52,33 +66,21 @@ function meaningsOf(node: Expr, source: string): readonly Alternative[] {
 const GROUPS = 'The comma groups thousands';
 const HYPHEN = '[-\u2010\u2011\u2013]';
 const ONLY_HYPHEN = new RegExp(`^\\s*${HYPHEN}\\s*$`, 'u');
-const textOf = (source: string, { start, end }: Span) => source.slice(start, end);
-
-/** Letters that a button has room for. */
-const ROOM = 22;
-
-/**
- * The entry with a place written differently. The button shows `around` as it would then be written, or says `otherwise`
- * where that is too long for it.
- */
-function instead(
-  source: string,
-  place: Span,
-  text: string,
-  taken: string,
-  around: Span,
-  otherwise: string,
-): readonly Alternative[] {
-  const shown = `${source.slice(around.start, place.start)}${text}${source.slice(place.end, around.end)}`.trim();
-  const label = shown.length > ROOM ? otherwise : shown;
-  return [{ start: place.start, end: place.end, taken, label, entry: rewrite(source, place, text) }];
-}
+/** A long dash is pasted for a hyphen, and subtracts. */
+const ONLY_DASH = /^\s*[-\u2010-\u2015]\s*$/u;
 
 /** 9'-7": the hyphen between feet and inches joined them. */
 function joined({ parts }: Measure, source: string): readonly Alternative[] {
   return parts.slice(1).flatMap((part, n) => {
     const hyphen = { start: part.start - 1, end: part.start };
-    if ((parts[n] as Span).end >= hyphen.start || !ONLY_HYPHEN.test(textOf(source, hyphen))) return [];
+    const before = parts[n] as Span;
+    if (before.end === hyphen.start && ONLY_HYPHEN.test(textOf(source, hyphen))) {
+      // 12-6": no mark behind the feet either.
+      const place = { start: before.end, end: part.start };
+      const around = { start: before.start, end: part.end + 1 };
+      return instead(source, place, '" − ', 'The hyphen joins feet and inches', around, 'Subtract inches');
+    }
+    if (before.end >= hyphen.start || !ONLY_HYPHEN.test(textOf(source, hyphen))) return [];
     // Inches that only the feet before them imply need their mark once they stand apart.
     const unit = /^\s*(?:["″”]|''|′′|in(?:s|ch|ches)?\b)/iu.exec(source.slice(part.end))?.[0] ?? '';
     const mark = unit === '' ? '"' : '';
@@ -88,7 +90,7 @@ function joined({ parts }: Measure, source: string): readonly Alternative[] {
       place,
       ` − ${textOf(source, part)}${mark}`,
       'The hyphen joins feet and inches',
-      { start: (parts[n] as Span).start, end: part.end + unit.length },
+      { start: before.start, end: part.end + unit.length },
       'Subtract',
     );
   });
@@ -106,6 +108,8 @@ function grouped(node: Span, source: string): readonly Alternative[] {
 function ofBinary(node: Binary, source: string): readonly Alternative[] {
   const { operator, left, right } = node;
   if (operator === 'subtract') return hyphenBetween(node, source);
+  const sizes = writtenSizes(node, source);
+  if (sizes.length > 0) return sizes;
   if (operator === 'divide' && right.kind === 'number' && /^\d+\/\d+$/.test(textOf(source, right))) {
     const apart = textOf(source, right).replace('/', ' / ');
     return instead(source, right, apart, `${textOf(source, right)} is a fraction`, node, 'Divide twice');
@@ -154,8 +158,13 @@ function unwritten({ left, right }: Binary, source: string): readonly Alternativ
 /** 9' - 7 1/4" and 7-1/2: a hyphen that subtracts where it could have joined. The minus sign always subtracts. */
 function hyphenBetween({ left, right }: Binary, source: string): readonly Alternative[] {
   const gap = { start: left.end, end: right.start };
-  if (!ONLY_HYPHEN.test(textOf(source, gap))) return [];
+  if (!ONLY_DASH.test(textOf(source, gap))) return [];
   const before = left.kind === 'binary' ? left.right : left;
+  if (before.kind === 'number' && before.form === 'whole' && isInchesBehind(right)) {
+    const size = `${textOf(source, before)}' ${textOf(source, right)}"`;
+    const place = { start: before.start, end: right.end };
+    return instead(source, place, size, 'The hyphen subtracts', place, 'Feet and inches');
+  }
   const whole = before.kind === 'measure' ? before.parts.at(-1) : before;
   if (whole?.kind !== 'number' || whole.form !== 'whole') return [];
   const isSize =
@@ -168,6 +177,11 @@ function hyphenBetween({ left, right }: Binary, source: string): readonly Altern
   return isSize
     ? instead(source, gap, ' ', 'The hyphen subtracts', { start: before.start, end: right.end }, 'One size')
     : [];
+}
+
+/** The 6 1/2 of 10-6 1/2, which may be inches. */
+function isInchesBehind(expr: Expr): boolean {
+  return expr.kind === 'number' && expr.form === 'fraction' && expr.whole !== 0 && isUnder(expr, 12);
 }
 
 function isUnder(literal: NumberLiteral, limit: number): boolean {

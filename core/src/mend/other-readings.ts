@@ -1,8 +1,10 @@
 import type { Outcome } from '../evaluate/evaluate.ts';
 import { reckon, type Reckoned, type ReckonOptions } from '../evaluate/reckon.ts';
 import { equalValue } from '../number/value.ts';
+import { DEFAULT_STYLE } from '../reading/style.ts';
 import { asRead } from './as-read.ts';
-import { nearMeanings, type Alternative } from './near-meanings.ts';
+import type { Alternative } from './alternative.ts';
+import { nearMeanings } from './near-meanings.ts';
 
 /** No more than have room beneath an entry on a phone. */
 const MOST = 2;
@@ -15,7 +17,7 @@ const MOST = 2;
 export function otherReadings({ parsed, outcome }: Reckoned, options: ReckonOptions = {}): readonly Alternative[] {
   const { entry, source } = parsed;
   if (entry === undefined || outcome === undefined) return [];
-  const others = nearMeanings(entry, source).filter((other) => {
+  const others = nearMeanings(entry, source, options.style?.currency ?? DEFAULT_STYLE.currency).filter((other) => {
     const worked = reckon(other.entry, options);
     return worked.issue === undefined && worked.outcome !== undefined && !sameOutcome(worked.outcome, outcome);
   });

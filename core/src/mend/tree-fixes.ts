@@ -32,7 +32,7 @@ export function secondUnitFixes(expr: Expr, issue: Span, source: string): readon
   const isWhole = source.slice(0, node.start).trim() === '' && source.slice(node.end).trim() === '';
   const without = { label: `Leave out ${word}`, entry: rewrite(source, { start: at, end: node.end }, '') };
   const read = { label: `Read it in ${word}`, entry: `${source.slice(0, at)} to ${printUnits(node.units)}` };
-  return isWhole ? [read, without] : [without];
+  return isWhole ? [read] : [without];
 }
 
 /** What may not be below nothing, without its sign. */
@@ -88,4 +88,12 @@ export function directiveFixes(entry: Entry, issue: IssueOf<'directive.kind'>, s
   if (power === undefined || asked?.unit.dimension !== LENGTH) return [leaveOut];
   const words = printUnits([{ unit: asked.unit, power }]);
   return [{ label: `to ${words}`, entry: rewrite(source, directive, `to ${words}`) }, leaveOut];
+}
+
+/** atan(3'; 4'): rise and run are one ratio. */
+export function ratioFixes(issue: IssueOf<'call.arguments'>, source: string): readonly Fix[] {
+  const two = /^atan\s*\(([^;()]+);([^;()]+)\)$/i.exec(source.slice(issue.start, issue.end));
+  if (two === null) return issue.fixes;
+  const ratio = `atan(${(two[1] as string).trim()} / ${(two[2] as string).trim()})`;
+  return [{ label: ratio, entry: rewrite(source, issue, ratio) }];
 }

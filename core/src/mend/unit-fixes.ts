@@ -59,6 +59,8 @@ function plainAmongSizes(
   const { node, parent } = found;
   if (issue.code === 'kind.function') {
     const { kind, wanted } = issue.fields;
+    if (parent?.kind === 'binary' && kind === 'number')
+      return { plain: node, kind: wanted as Kind, beside: parent.left };
     if (parent?.kind !== 'call') return undefined;
     const first = parent.args[0] as Expr;
     if (kind === 'number') return { plain: node, kind: wanted as Kind, beside: first };

@@ -1,8 +1,9 @@
 /** Fixes for words and symbols: a name nearly right, words written as people say them, an operator too many. */
 import type { Fix, Issue } from '../base/issue.ts';
 import type { Span } from '../base/span.ts';
+import { ON_CENTRES } from '../notation/note-reader.ts';
 import { isTaken } from '../notation/parser.ts';
-import { nearestCall, nearestName, nearestUnit } from './near-words.ts';
+import { nearestBracketed, nearestCall, nearestName, nearestUnit } from './near-words.ts';
 import type { IssueOf } from './issue-of.ts';
 import { rewrite } from './rewrite.ts';
 
@@ -40,12 +41,30 @@ export function sideBySideFixes(issue: Issue, source: string, names: readonly st
   const meant = [...offFixes(source), ...saidFixes(issue, source), ...callFixes(issue, source)];
   if (meant.length > 0) return meant;
   const right = WORD_AT.exec(source.slice(issue.start))?.[0];
+  const known = (word: string | undefined) => word === undefined || names.some((name) => isSameName(name, word));
+  const seen = [...spacingFixes(issue, source), ...seenAsOne(issue, source)];
+  const opens = source[issue.start] === '(';
+  const isSum = known(right) && (!opens || known(WORD_BEFORE.exec(source.slice(0, issue.start))?.[1]));
   return [
-    ...seenAsOne(issue, source),
+    ...seen,
+    ...unitAtFixes(issue, source, right),
     ...labelFixes(issue, source, names),
-    ...(right === undefined ? uncalled(issue, source) : besideWord(issue, source, right)),
-    ...issue.fixes,
+    ...scaleFixes(issue, source),
+    ...(right === undefined ? rootFixes(issue, source) : noteFixes(issue, source)),
+    ...(isSum && seen.length === 0 && !STOCK.test(source) ? issue.fixes : []),
   ];
+}
+
+function isSameName(name: string, word: string): boolean {
+  return name.toLowerCase() === word.toLowerCase();
+}
+
+/** 4 ft 6 inc: a unit with a slip in it, behind its number. */
+function unitAtFixes(issue: Issue, source: string, word: string | undefined): readonly Fix[] {
+  const near = word !== undefined && /\d\s*$/.test(source.slice(0, issue.start)) ? nearestUnit(word) : undefined;
+  return near === undefined || word === undefined
+    ? []
+    : [{ label: near, entry: rewrite(source, { start: issue.start, end: issue.start + word.length }, near) }];
 }
 
 /** 10% off 5' */
@@ -56,6 +75,7 @@ function offFixes(source: string): readonly Fix[] {
 
 /** 5' by 4' and 2 times 3: the reader stops at the word, or behind it. */
 function saidFixes(issue: Issue, source: string): readonly Fix[] {
+  if (/\bplus or minus\b/i.test(source)) return [];
   const left = WORD_BEFORE.exec(source.slice(0, issue.start));
   const behind = SAID.get(left?.[1]?.toLowerCase() ?? '');
   if (left && behind) return [{ label: behind.label, entry: swap(source, left.index, issue.start, behind.written) }];
@@ -66,10 +86,19 @@ function saidFixes(issue: Issue, source: string): readonly Fix[] {
   return at ? [{ label: at.label, entry: swap(source, issue.start, end, at.written) }] : [];
 }
 
-/** 68 degrees F, and 16" oc: a word that belongs to the unit before it, or only tells more. */
-function besideWord(issue: Issue, source: string, right: string): readonly Fix[] {
-  const leaveOut = { label: `Leave out ${right}`, entry: swap(source, issue.start, issue.start + right.length, ' ') };
-  return [...degreeFixes(issue, source, right), leaveOut];
+/** 3/4" ply: words behind a size that tell more of it stay with it, as a note. */
+function noteFixes(issue: Issue, source: string): readonly Fix[] {
+  const said = /^[\p{L}][\p{L} ]*/u.exec(source.slice(issue.start))?.[0].trimEnd().split(/ +/) ?? [];
+  const meant = said.findIndex((word) => isTaken(word) || SAID.has(word.toLowerCase()));
+  const words = said.slice(0, meant === -1 ? said.length : meant).join(' ');
+  if (words === '' || /\d\s*$/.test(source.slice(0, issue.start))) return [];
+  const end = issue.start + words.length;
+  return [
+    {
+      label: `Keep “${words}” as a note`,
+      entry: swap(source, issue.start, end, ` (${words})${/^\s*[^)\s]/.test(source.slice(end)) ? ' ' : ''}`),
+    },
+  ];
 }
 
 /** 6' 4 and a half, 1 250 mm, 6 in 12": what stands apart is one number or a slope. */
@@ -79,30 +108,40 @@ function seenAsOne(issue: Issue, source: string): readonly Fix[] {
   const half = /^and\s+a\s+(half|third|quarter)\b/i.exec(rest);
   if (half) {
     const share = NUMBER_WORDS.get((half[1] as string).toLowerCase()) as string;
-    return [{ label: share, entry: swap(source, issue.start, issue.start + half[0].length, ` ${share} `) }];
+    // Behind a unit it is a part of that: 5′ and a half is half a foot more.
+    const whole = /(\d)\s*(['"′″’”]|\p{L}+)\s*$/u.exec(before);
+    const start = whole ? whole.index + 1 : issue.start;
+    const unit = whole ? (/^\p{L}/u.test(whole[2] as string) ? ` ${whole[2]}` : (whole[2] as string)) : ' ';
+    return [{ label: `${share}${unit}`, entry: swap(source, start, issue.start + half[0].length, ` ${share}${unit}`) }];
   }
-  const thousands = /(?:^|[^\d.,/])\d{1,3} $/.test(before) && /^\d{3}(?![\d/])/.test(rest);
-  if (thousands) {
-    const one = swap(source, issue.start, issue.start, '');
-    return [{ label: (/\d+$/.exec(before.trimEnd())?.[0] ?? '') + rest.slice(0, 3), entry: one }];
+  const groups = /(?:^|[^\d.,/])\d{1,3} $/.test(before) ? /^\d{3}(?: \d{3})*(?![\d/])/.exec(rest)?.[0] : undefined;
+  if (groups !== undefined) {
+    const behind = groups.replaceAll(' ', '');
+    const one = `${before.trimEnd()}${behind}${rest.slice(groups.length)}`.trim();
+    return [{ label: (/\d+$/.exec(before.trimEnd())?.[0] ?? '') + behind, entry: one }];
   }
   if (/\d+\s*in\s+$/i.test(before)) return slopeFixes(before.replace(/in\s+$/i, ''), rest);
   return [];
 }
 
-/** Span 12'-0": the words in front of a size, as a label of its line. */
+/** Span 12'-0", 2x4 8': the words, or the size of the stock, in front of a size as a label of its line. */
 function labelFixes(issue: Issue, source: string, names: readonly string[]): readonly Fix[] {
+  const stock = STOCK.exec(source);
+  if (stock?.[0].length === issue.start) return [asLabel(stock[1] as string, source.slice(issue.start))];
   const words = /^\s*(\p{L}[\p{L} ]*?)\s+(?=[\d.½¼¾⅛⅜⅝⅞(])/u.exec(source);
   const label = words?.[1];
   if (words === null || label === undefined || words[0].length < issue.start) return [];
   const lower = label.toLowerCase();
   const means = (word: string) => word === 'of' || SAID.has(word) || nearestCall(word) !== undefined;
   if (names.some((name) => name.toLowerCase() === lower) || lower.split(' ').some(means)) return [];
-  const size = source.slice(words[0].length);
-  return [
-    { label: `${label} as a label`, entry: `${label}: ${size}` },
-    { label: `Leave out ${label}`, entry: size },
-  ];
+  return [asLabel(label, source.slice(words[0].length))];
+}
+
+/** 2x4 and 1 x 6: what a board is called, with another size behind it. */
+const STOCK = /^\s*(\d+(?:\s*x\s*\d+){1,2})\s+/i;
+
+function asLabel(label: string, size: string): Fix {
+  return { label: `“${label}” as a label`, entry: `${label}: ${size}` };
 }
 
 /** five feet: the number said in a word before a unit. */
@@ -119,6 +158,14 @@ export function numberFixes(issue: Issue, source: string): readonly Fix[] {
     : [];
 }
 
+/** 12' * 10 in mm: behind a plain number `in` counts inches, where `to` was meant. */
+export function inToFixes(issue: Issue, source: string): readonly Fix[] {
+  const before = /^(.*\d)\s*in\s+$/i.exec(source.slice(0, issue.start))?.[1];
+  if (before === undefined) return [];
+  const rest = source.slice(issue.start);
+  return [{ label: `to ${rest}`, entry: `${before} to ${rest}` }];
+}
+
 /** 5 feet, 6 inches: one size with a comma in it. */
 export function commaFixes(issue: Issue, source: string): readonly Fix[] {
   const apart = /[^\d\s]\s*$/.test(source.slice(0, issue.start));
@@ -129,7 +176,8 @@ export function commaFixes(issue: Issue, source: string): readonly Fix[] {
 /** cosine 30, average(3; 4): the function that the word in front was meant for. */
 function callFixes(issue: Issue, source: string): readonly Fix[] {
   const word = WORD_BEFORE.exec(source.slice(0, issue.start));
-  const near = word?.[1] === undefined || isTaken(word[1]) ? undefined : nearestCall(word[1]);
+  const guess = source[issue.start] === '(' ? nearestBracketed : nearestCall;
+  const near = word?.[1] === undefined || isTaken(word[1]) ? undefined : guess(word[1]);
   if (word === null || near === undefined) return [];
   const before = source.slice(0, word.index).trimEnd();
   const rest = source.slice(issue.start);
@@ -138,15 +186,18 @@ function callFixes(issue: Issue, source: string): readonly Fix[] {
   ];
 }
 
-/** cbrt(8): no function is called that; what its brackets hold is something. */
-function uncalled(issue: Issue, source: string): readonly Fix[] {
+/** cbrt(8): no function is called that, but the power is there. */
+function rootFixes(issue: Issue, source: string): readonly Fix[] {
   const word = WORD_BEFORE.exec(source.slice(0, issue.start));
-  if (word?.[1] === undefined || source[issue.start] !== '(') return [];
-  return [{ label: `Leave out ${word[1]}`, entry: rewrite(source, { start: word.index, end: issue.start }, '') }];
+  const inside = /^\([^()]*\)/.exec(source.slice(issue.start))?.[0];
+  if (!/^(?:cbrt|cuberoot)$/i.test(word?.[1] ?? '') || word === null || inside === undefined) return [];
+  const root = `${inside}^(1/3)`;
+  return [{ label: root, entry: rewrite(source, { start: word.index, end: issue.start + inside.length }, root) }];
 }
 
-/** 68 degrees F */
-function degreeFixes(issue: Issue, source: string, right: string): readonly Fix[] {
+/** (2 + 3)° F */
+function scaleFixes(issue: Issue, source: string): readonly Fix[] {
+  const right = WORD_AT.exec(source.slice(issue.start))?.[0] ?? '';
   const degree = /^[cf]$/i.test(right) ? /\s*(?:°|deg|degrees?)\s*$/i.exec(source.slice(0, issue.start)) : null;
   const sign = `°${right.toUpperCase()}`;
   return degree ? [{ label: sign, entry: swap(source, degree.index, issue.start + right.length, ` ${sign}`) }] : [];
@@ -157,16 +208,10 @@ export function symbolFixes(issue: IssueOf<'symbol.unexpected'>, source: string)
   const { symbol } = issue.fields;
   const before = source.slice(0, issue.start);
   const after = source.slice(issue.end);
-  if (symbol === '..') return [{ label: 'A decimal point', entry: `${before}.${after}` }];
+  if (symbol === '..' || (symbol === ',' && /^\d/.test(after)))
+    return [{ label: 'A decimal point', entry: `${before}.${after}` }];
   if (!/^(in|to)$/i.test(symbol)) return [];
   return [...slopeFixes(before, after), ...withoutOperator(before, ` ${symbol}${after}`)];
-}
-
-/** 3 @ 16": three of them. */
-export function characterFixes(issue: IssueOf<'character.unknown'>, source: string): readonly Fix[] {
-  return issue.fields.character === '@'
-    ? [{ label: 'Multiply', entry: swap(source, issue.start, issue.end, ' × ') }]
-    : [];
 }
 
 /** 5 * (): the operator goes with the brackets, which are left out in any case. */
@@ -197,17 +242,51 @@ export function unitNameFixes(place: Span, word: string, source: string): readon
   return near === undefined ? [] : [{ label: near, entry: rewrite(source, place, near) }];
 }
 
-/** A name that nothing has: the nearest of what may stand there, or the entry without it. */
+/** A name that nothing has: the nearest of what may stand there, a number in words, or the label that it was meant as. */
 export function nameFixes(issue: IssueOf<'name.unknown'>, source: string, names: readonly string[]): readonly Fix[] {
   const { name } = issue.fields;
   const before = source.slice(0, issue.start);
   const isBehindNumber = /[\d)⅛⅜⅝⅞¼½¾]\s*$/u.test(before);
   const number = NUMBER_WORDS.get(name.toLowerCase());
   if (number !== undefined) return [{ label: number, entry: rewrite(source, issue, number) }];
-  const near = isBehindNumber ? nearestUnit(name, names) : nearestName(name, names);
+  if (!isBehindNumber) {
+    const near = nearestName(name, names);
+    return near === undefined ? [] : [{ label: near, entry: rewrite(source, issue, near) }];
+  }
+  if (name === 'c' && /\d$/.test(before)) return centFixes(issue, source);
+  const spacing = spacingFixes(issue, source);
+  if (spacing.length > 0) return spacing;
+  const near = nearestUnit(name, names);
   if (near !== undefined) return [{ label: near, entry: rewrite(source, issue, near) }];
-  return isBehindNumber ? [{ label: `Leave out ${name}`, entry: rewrite(source, issue, '') }] : [];
+  const count = /^\s*([\d.,/ ]*\d)\s*(\p{L}{4,}(?: \p{L}+)*)\s*$/u.exec(source);
+  return count ? [asLabel(count[2] as string, count[1] as string)] : [];
 }
+
+/** 99c */
+function centFixes(issue: Span, source: string): readonly Fix[] {
+  const amount = /(\d+)$/.exec(source.slice(0, issue.start));
+  if (amount === null) return [];
+  const cents = (amount[1] as string).padStart(3, '0');
+  const money = `$${cents.slice(0, -2)}.${cents.slice(-2)}`;
+  return [{ label: money, entry: rewrite(source, { start: amount.index, end: issue.end }, money) }];
+}
+
+/** 16 oc, 24 on center and 600 crs: a spacing needs its unit. */
+export function spacingFixes(issue: Span, source: string): readonly Fix[] {
+  // What the issue names may be a word further on, or a point in it.
+  const found = /^(.*?\d)\s*(?=(?:o\.?\s?\/?c|c\.?\/?c|on|cent|ctr|crs)(?:\b|e|r))/iu.exec(source);
+  const [, before] = found ?? [];
+  if (found === null || before === undefined || found[0].length > issue.start) return [];
+  const words = source.slice(found[0].length);
+  const said = ON_CENTRES.exec(words)?.[0];
+  if (said === undefined || found[0].length + said.length <= issue.start) return [];
+  const size = /[\d./ ]+$/.exec(before)?.[0].trim() ?? '';
+  const units = Number(size) >= LIKELY_MILLIMETRES ? [' mm', '"'] : ['"', ' mm'];
+  return units.map((unit) => ({ label: `${size}${unit}`, entry: `${before}${unit} ${words}` }));
+}
+
+/** No spacing in inches is this wide. */
+const LIKELY_MILLIMETRES = 100;
 
 /** "of it" where there is no sum so far: without it, or the last result. */
 export function itFixes(issue: Span, source: string): readonly Fix[] {

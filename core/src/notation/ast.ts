@@ -34,6 +34,8 @@ export interface MeasurePart extends NumberLiteral {
 export interface Measure extends Span {
   readonly kind: 'measure';
   readonly parts: readonly MeasurePart[];
+  /** Words behind it that only tell more: on centres, rough. */
+  readonly note: string | undefined;
 }
 
 /** A value times units that do not join: 32 sq ft, 60 km/h, 4.20 $/m, (3/8)". */
@@ -41,6 +43,7 @@ export interface Scaled extends Span {
   readonly kind: 'scaled';
   readonly operand: Expr;
   readonly units: readonly UnitPower[];
+  readonly note: string | undefined;
 }
 
 /** 6:12 or 6 in 12. */
@@ -159,7 +162,8 @@ export interface Directive extends Span {
 export type DirectiveTarget =
   | { readonly kind: 'units'; readonly units: readonly UnitPower[] }
   | { readonly kind: 'form'; readonly form: 'ft-in' | 'in-dec' | 'slope' | 'degrees' | 'degrees-minutes' | 'mixed' }
-  | { readonly kind: 'step'; readonly amount: NumberLiteral; readonly unit: Unit | undefined }
+  /** Without units the step of a length is in inches. */
+  | { readonly kind: 'step'; readonly amount: NumberLiteral; readonly units: readonly UnitPower[] }
   | { readonly kind: 'decimals'; readonly count: number };
 
 /** `rail = …` keeps, `rail += …` and `rail -= …` post. */

@@ -37,6 +37,7 @@ export const SINGLE: ReadonlyMap<number, T.TokenKind> = new Map(
       [':', T.COLON],
       ['\u2236', T.COLON],
       ['%', T.PERCENT],
+      ['@', T.AT],
       ['$', T.CURRENCY],
       ['\u20ac', T.CURRENCY],
       ['\u00a3', T.CURRENCY],

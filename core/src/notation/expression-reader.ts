@@ -59,6 +59,8 @@ const OPERATOR_OF_KIND: readonly (OperatorInfo | undefined)[] = Array.from({ len
     case T.DIVIDE:
     case T.SLASH:
       return BINARY_OPERATORS.divide;
+    case T.AT:
+      return BINARY_OPERATORS.at;
     case T.WORD:
     case T.OPEN:
     case T.ROOT:
@@ -76,8 +78,18 @@ function operatorAt(c: Cursor): OperatorInfo {
 
 function operatorUnwritten(c: Cursor): OperatorInfo {
   if (c.kind === T.WORD && c.word() === 'of') return BINARY_OPERATORS.of;
+  const spoken = spokenOperator(c);
+  if (spoken) return spoken;
   const multiplies = c.index === c.multiplierEnd && (c.kind !== T.WORD || startsName(c));
   return multiplies ? BINARY_OPERATORS.multiply : NO_OPERATOR;
+}
+
+/** 12' divided by 3: two words, neither of which means anything alone. */
+function spokenOperator(c: Cursor): OperatorInfo | undefined {
+  if (c.kind !== T.WORD || c.kindAt(c.index + 1) !== T.WORD || c.word(c.index + 1) !== 'by') return undefined;
+  const word = c.word();
+  if (word === 'divided') return BINARY_OPERATORS.divide;
+  return word === 'multiplied' ? BINARY_OPERATORS.multiply : undefined;
 }
 
 /** The word at the cursor is a name or a function, and no word that ends the expression. */
@@ -95,8 +107,8 @@ function readOperators(c: Cursor, first: Expr, level: number): Expr {
     if (info.level < level) return left;
     const { operator } = info;
     const before = c.lastEnd();
-    const implied = operator === 'multiply' && c.kind !== T.TIMES;
-    if (!implied) c.advance();
+    if (spokenOperator(c)) c.moveTo(c.index + 2);
+    else if (operator !== 'multiply' || c.kind === T.TIMES) c.advance();
     const right = readBinary(c, info.level + 1);
     if (right === undefined) {
       c.stopsShort('a value', before);
@@ -315,16 +327,25 @@ function readWord(c: Cursor): Expr {
   return { kind: 'mark', ...span, name: c.source.slice(span.start, span.end) };
 }
 
+/** Signs that an entry has no use for, but that change what a person wrote. */
+const MEANS_SOMETHING = /[±∓|\\&?!{}_]/u;
+
 function refuseAsOperand(c: Cursor): never {
   const span = c.spanOfToken();
   const symbol = c.text();
   if (c.kind === T.UNKNOWN)
-    return c.refuse('character.unknown', span, { character: symbol }, [without(c, span.start, span.end)]);
+    return c.refuse(
+      'character.unknown',
+      span,
+      { character: symbol },
+      MEANS_SOMETHING.test(symbol) ? [] : [without(c, span.start, span.end)],
+    );
   if (c.kind === T.CLOSE) {
     const opened = c.depth > 0;
     if (!opened) return refuseRest(c);
   }
-  return c.refuse('symbol.unexpected', span, { symbol }, [without(c, span.start, span.end)]);
+  const isDecimalComma = c.kind === T.COMMA && c.tight(c.index + 1);
+  return c.refuse('symbol.unexpected', span, { symbol }, isDecimalComma ? [] : [without(c, span.start, span.end)]);
 }
 
 function readCall(c: Cursor, name: FunctionName): Expr {

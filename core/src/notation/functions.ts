@@ -45,6 +45,9 @@ export function functionInfo(name: FunctionName): FunctionInfo {
   return FUNCTIONS[name];
 }
 
+/** Words that only say what a number counts: 2 ea. A mark of the job that is called so wins. */
+export const COUNT_WORDS: ReadonlySet<string> = new Set(['ea', 'each', 'pc', 'pcs', 'piece', 'pieces']);
+
 /** Words with a meaning of their own, which no mark may take as a name. Units and functions are taken besides. */
 export const RESERVED_WORDS: ReadonlySet<string> = new Set([
   'x',

@@ -9,6 +9,8 @@ export function refuseRest(c: Cursor): never {
   const span = c.spanOfToken();
   const symbol = c.text();
   const leaveOut: Fix = { label: `Leave out ${symbol}`, entry: c.rewritten(span.start, span.end, '').trim() };
+  // Between two values it joins them in some way, and leaving it out would join them in another.
+  const atEnd = c.kindAt(c.index + 1) === T.END ? [leaveOut] : [];
   switch (c.kind) {
     case T.CLOSE:
       return c.refuse('bracket.unopened', span, {}, [
@@ -25,7 +27,7 @@ export function refuseRest(c: Cursor): never {
         { label: 'Are they equal?', entry: c.rewritten(span.start, span.end, ' == ').replace(/ {2,}/g, ' ') },
       ]);
     case T.UNKNOWN:
-      return c.refuse('character.unknown', span, { character: symbol }, [leaveOut]);
+      return c.refuse('character.unknown', span, { character: symbol }, atEnd);
     case T.INTEGER:
     case T.DECIMAL:
     case T.FRACTION:
@@ -36,17 +38,17 @@ export function refuseRest(c: Cursor): never {
     case T.CURRENCY:
       return refuseSideBySide(c);
     case T.WORD:
-      return refuseWord(c, leaveOut);
+      return refuseWord(c, atEnd);
     case T.FOOT_MARK:
     case T.INCH_MARK:
     case T.DEGREE:
       return c.refuse('unit.without_number', span, { unit: symbol }, [leaveOut]);
     default:
-      return c.refuse('symbol.unexpected', span, { symbol }, [leaveOut]);
+      return c.refuse('symbol.unexpected', span, { symbol }, atEnd);
   }
 }
 
-function refuseWord(c: Cursor, leaveOut: Fix): never {
+function refuseWord(c: Cursor, atEnd: readonly Fix[]): never {
   const word = c.word();
   if (
     word === 'to' ||
@@ -57,10 +59,10 @@ function refuseWord(c: Cursor, leaveOut: Fix): never {
     word === 'it' ||
     word === 'per'
   )
-    return c.refuse('symbol.unexpected', c.spanOfToken(), { symbol: c.text() }, [leaveOut]);
+    return c.refuse('symbol.unexpected', c.spanOfToken(), { symbol: c.text() }, atEnd);
   if (startsUnit(c, c.index)) {
     const read: Fix = { label: `Read it in ${c.text()}`, entry: c.rewritten(c.start(), c.start(), 'to ') };
-    return c.refuse('unit.without_number', c.spanOfToken(), { unit: c.text() }, [read, leaveOut]);
+    return c.refuse('unit.without_number', c.spanOfToken(), { unit: c.text() }, [read]);
   }
   return refuseSideBySide(c);
 }

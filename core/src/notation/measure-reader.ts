@@ -3,12 +3,14 @@ import { unitById, type Unit } from '../units/unit-table.ts';
 import type { Expr, Measure, MeasurePart, NumberLiteral, Scaled, SlopeLiteral, UnitPower } from './ast.ts';
 import type { Cursor } from './cursor.ts';
 import { isTypedWhole } from './literal.ts';
+import { readNote } from './note-reader.ts';
 import { readTape } from './tape-reader.ts';
 import * as T from './token.ts';
 import { FOOT, INCH, MONEY_UNIT, readFurtherUnits, readRate, readUnit, startsUnit } from './unit-reader.ts';
 
 const CENTIMETRE = unitById('cm');
 const MILLIMETRE = unitById('mm');
+const MINUTE = unitById('min');
 /** A decimal exponent past this is beyond the limit on the size of values. */
 const EXPONENT_LIMIT = 4932;
 const TENS = Array.from({ length: 16 }, (_, power) => 10 ** power);
@@ -212,6 +214,9 @@ function readNextPart(c: Cursor, previous: MeasurePart): MeasurePart | undefined
       if (digits === 2) return asPart(amount, CENTIMETRE);
       if (digits === 3) return asPart(amount, MILLIMETRE);
     }
+    // 1 h 30 and 1h30: two bare digits under 60 behind hours.
+    if (previous.unit.id === 'h' && isInteger && c.end(first) - c.start(first) === 2 && amount.top < 60)
+      return asPart(amount, MINUTE);
     if (previous.unit === INCH && isFraction && isTypedWhole(previous) && amount.top < amount.bottom)
       return asPart(amount, INCH);
   }
@@ -258,7 +263,7 @@ function joined(inches: MeasurePart, next: MeasurePart): MeasurePart {
   return asPart(mixedLiteral(inches.start, next.end, inches.whole, fraction), inches.unit);
 }
 
-/** 6:12 or 6 in 12: the run of a slope whose rise has just been read; undefined, and nothing consumed, when there is none. */
+/** 6:12, 6 in 12 or 6 on 12: the run of a slope whose rise has just been read; undefined, and nothing consumed, when there is none. */
 function readRun(c: Cursor): NumberLiteral | undefined {
   const first = c.index;
   if (c.kind === T.COLON && c.tight(first) && c.tight(first + 1) && isNumberStart(c.kindAt(first + 1))) {
@@ -266,7 +271,7 @@ function readRun(c: Cursor): NumberLiteral | undefined {
     return readNumber(c);
   }
   // 3 in2 is an area: a tight digit behind a unit word is its power.
-  if (c.kind === T.WORD && isNumberStart(c.kindAt(first + 1)) && !c.tight(first + 1) && c.word() === 'in') {
+  if (c.kind === T.WORD && isNumberStart(c.kindAt(first + 1)) && !c.tight(first + 1) && /^[io]n$/.test(c.word())) {
     const next = c.kindAt(first + 1);
     if (next === T.INTEGER || next === T.DECIMAL) {
       c.advance();
@@ -278,6 +283,70 @@ function readRun(c: Cursor): NumberLiteral | undefined {
   return undefined;
 }
 
+/** A slope whose rise, or whose fraction of 12 (6/12 pitch), has just been read. */
+function readSlope(c: Cursor, amount: NumberLiteral): SlopeLiteral | undefined {
+  const run = readRun(c);
+  if (run) {
+    if (run.top === 0) c.refuse('number.zero_denominator', run, {});
+    if (isPitchWord(c)) c.advance();
+    return { kind: 'slope', start: amount.start, end: c.lastEnd(), rise: amount, run };
+  }
+  if (!isPitchWord(c) || amount.form !== 'fraction' || amount.whole !== 0 || amount.bottom !== 12) return undefined;
+  c.advance();
+  const part = (top: number | bigint): NumberLiteral => ({ ...amount, top, bottom: 1, whole: top, form: 'whole' });
+  return { kind: 'slope', start: amount.start, end: c.lastEnd(), rise: part(amount.top), run: part(12) };
+}
+
+function isPitchWord(c: Cursor): boolean {
+  return c.kind === T.WORD && c.word() === 'pitch';
+}
+
+/**
+ * The F of 68F to C: a letter, which may be a mark's name as well, is a scale of temperature where the entry goes on to
+ * one. Undefined, and nothing consumed, where it does not.
+ */
+function readTemperatureLetter(c: Cursor): Unit | undefined {
+  const unit = c.kind === T.WORD ? LETTER_SCALES.get(c.word()) : undefined;
+  if (unit === undefined || c.kindAt(c.index + 1) !== T.WORD || !/^(?:in|to)$/.test(c.word(c.index + 1)))
+    return undefined;
+  if (!SCALE_WORD.test(c.source.slice(c.start(c.index + 2)))) return undefined;
+  c.advance();
+  return unit;
+}
+
+const LETTER_SCALES: ReadonlyMap<string, Unit> = new Map([
+  ['f', unitById('fahrenheit')],
+  ['c', unitById('celsius')],
+]);
+const SCALE_WORD = /^(?:(?:°|º|deg|degrees?)\s*)?(?:[cf]|celsius|centigrade|fahrenheit|℃|℉)\s*$/iu;
+
+/** 12-6" and 8-0": whole feet and whole inches under 12 with a hyphen between and the mark of inches behind. */
+function readFeetHyphenInches(c: Cursor): readonly [MeasurePart, MeasurePart] | undefined {
+  const first = c.index;
+  const hyphen = first + 1;
+  const isChain = c.kindAt(first - 1) === T.HYPHEN && c.tight(first);
+  if (c.kind !== T.INTEGER || c.kindAt(hyphen + 1) !== T.INTEGER || isChain) return undefined;
+  if (!c.tight(hyphen) || !c.tight(hyphen + 1) || c.value(hyphen + 1) >= 12) return undefined;
+  c.moveTo(hyphen + 1);
+  const inches = readNumber(c);
+  if (c.kind !== T.INCH_MARK) {
+    c.moveTo(first);
+    return undefined;
+  }
+  c.advance();
+  const whole = wholeOf(c, first);
+  const feet: NumberLiteral = {
+    kind: 'number',
+    ...c.spanOfToken(first),
+    top: whole,
+    bottom: 1,
+    whole,
+    form: 'whole',
+    unit: undefined,
+  };
+  return [asPart(feet, FOOT), asPart(inches, INCH)];
+}
+
 /**
  * Reads whatever begins with a number at the cursor: a plain number, a measure, a slope, a quantity with units. Leaves
  * `multiplierEnd` behind a plain number, where multiplication may be implied.
@@ -285,15 +354,16 @@ function readRun(c: Cursor): NumberLiteral | undefined {
 export function readNumberOrMeasure(c: Cursor): Expr {
   const tape = readTape(c);
   if (tape !== undefined) return tape;
+  const hyphened = c.kindAt(c.index + 1) === T.HYPHEN ? readFeetHyphenInches(c) : undefined;
+  if (hyphened) return measure(c, hyphened[0].start, hyphened);
   const amount = readNumber(c);
   if (c.kind === T.COLON || c.kind === T.WORD) {
-    const run = readRun(c);
-    if (run) {
-      if (run.top === 0) c.refuse('number.zero_denominator', run, {});
-      return { kind: 'slope', start: amount.start, end: run.end, rise: amount, run } satisfies SlopeLiteral;
-    }
+    const slope = readSlope(c, amount);
+    if (slope) return slope;
     const rate = readRate(c);
     if (rate) return scaled(c, amount, rate);
+    const temperature = readTemperatureLetter(c);
+    if (temperature) return measure(c, amount.start, [asPart(amount, temperature)]);
   }
   const mark = readUnit(c, powersUnlessPartFollows);
   if (mark === undefined) {
@@ -318,18 +388,20 @@ export function readNumberOrMeasure(c: Cursor): Expr {
 }
 
 function measure(c: Cursor, start: number, parts: readonly MeasurePart[]): Measure {
-  return { kind: 'measure', start, end: c.lastEnd(), parts };
+  const end = c.lastEnd();
+  return { kind: 'measure', start, end, parts, note: readNote(c) };
 }
 
 function scaled(c: Cursor, operand: Expr, units: readonly UnitPower[]): Scaled {
-  return { kind: 'scaled', start: operand.start, end: c.lastEnd(), operand, units };
+  const end = c.lastEnd();
+  return { kind: 'scaled', start: operand.start, end, operand, units, note: readNote(c) };
 }
 
 /** An amount of money, alone or per unit. The currency sign has been read. */
 export function moneyOf(c: Cursor, amount: NumberLiteral, start: number): Expr {
   const units = readFurtherUnits(c, [{ unit: MONEY_UNIT, power: 1 }]);
-  if (units.length > 1) return { kind: 'scaled', start, end: c.lastEnd(), operand: amount, units };
-  return { kind: 'measure', start, end: c.lastEnd(), parts: [asPart(amount, MONEY_UNIT)] };
+  if (units.length > 1) return { ...scaled(c, amount, units), start };
+  return measure(c, start, [asPart(amount, MONEY_UNIT)]);
 }
 
 /**

@@ -1,7 +1,7 @@
 import type { Expr } from './ast.ts';
 import type { Parsed } from './parser.ts';
 
-const SIGNS = { add: '+', subtract: '−', multiply: '×', divide: '÷', of: '×' } as const;
+const SIGNS = { add: '+', subtract: '−', multiply: '×', divide: '÷', of: '×', at: '@' } as const;
 
 /**
  * The last step of an entry, to be done again on its result: `12' + 16"` gives `last + 16"`. The last step is the

@@ -11,7 +11,7 @@ export const LEVEL = {
   operand: 6,
 } as const;
 
-export type BinaryOperator = 'add' | 'subtract' | 'multiply' | 'divide' | 'of';
+export type BinaryOperator = 'add' | 'subtract' | 'multiply' | 'divide' | 'of' | 'at';
 export type Comparison = '==' | '!=' | '<' | '<=' | '>' | '>=';
 
 export interface OperatorInfo {
@@ -28,6 +28,8 @@ export const BINARY_OPERATORS: Readonly<Record<BinaryOperator, OperatorInfo>> = 
   multiply: { operator: 'multiply', level: LEVEL.product, written: '×', plain: '*' },
   divide: { operator: 'divide', level: LEVEL.product, written: '÷', plain: '/' },
   of: { operator: 'of', level: LEVEL.product, written: 'of', plain: 'of' },
+  /** 3 @ 4′ is three of them; 24′ @ 16″ is how often the spacing goes into the length. */
+  at: { operator: 'at', level: LEVEL.product, written: '@', plain: '@' },
 };
 
 export const COMPARISONS: Readonly<Record<string, Comparison>> = {

@@ -54,6 +54,7 @@ const CURSOR = new Cursor(COLUMNS);
 
 function readEntry(c: Cursor): Entry | undefined {
   const label = c.table.hasColon ? readLabel(c) : undefined;
+  if (c.kind === T.TIMES) refuseTimesName(c);
   const assignment = c.kind === T.WORD ? readAssignment(c) : undefined;
   const expr = readWhole(c);
   if (expr === undefined) {
@@ -84,6 +85,18 @@ const ASSIGNMENTS: Readonly<Record<number, Assignment['operator']>> = {
   [T.PLUS_EQUALS]: 'add',
   [T.MINUS_EQUALS]: 'subtract',
 };
+
+/** x = 5' and x2 = 3: the letter multiplies, so that neither can be a name. */
+function refuseTimesName(c: Cursor): void {
+  const sign = c.kindAt(c.index + 1) === T.INTEGER && c.tight(c.index + 1) ? c.index + 2 : c.index + 1;
+  if (!T.ASSIGNMENT_SIGNS.has(c.kindAt(sign)) || !/^x$/i.test(c.text())) return;
+  const span = { start: c.start(), end: c.end(sign - 1) };
+  const name = c.source.slice(span.start, span.end);
+  const other = `${c.text()}_${name.slice(1) || 1}`;
+  c.refuse('name.taken', span, { name }, [
+    { label: `Call it ${other}`, entry: c.rewritten(span.start, span.end, other) },
+  ]);
+}
 
 function readAssignment(c: Cursor): Assignment | undefined {
   const operator = ASSIGNMENTS[c.kindAt(c.index + 1)];

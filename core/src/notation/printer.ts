@@ -1,11 +1,22 @@
 import { assertNever, InvariantError } from '../base/invariant.ts';
 import { exactDecimal } from '../number/decimal.ts';
 import { rationalToText } from '../number/rational.ts';
-import { MONEY } from '../units/dimension.ts';
-import type { Directive, Entry, Expr, Measure, NumberLiteral, Scaled, UnitPower } from './ast.ts';
-import type { FunctionName } from './functions.ts';
+import { LENGTH, MONEY } from '../units/dimension.ts';
+import type {
+  Binary,
+  Directive,
+  DirectiveTarget,
+  Entry,
+  Expr,
+  MarkReference,
+  Measure,
+  NumberLiteral,
+  Scaled,
+  UnitPower,
+} from './ast.ts';
+import { COUNT_WORDS, type FunctionName } from './functions.ts';
 import { literalValue, typedNumerator } from './literal.ts';
-import { BINARY_OPERATORS, LEVEL, type Comparison } from './operators.ts';
+import { BINARY_OPERATORS, LEVEL, type BinaryOperator, type Comparison } from './operators.ts';
 
 export interface PrintOptions {
   readonly decimalComma?: boolean;
@@ -62,8 +73,11 @@ export function printExpr(expr: Expr, options: PrintOptions = {}): string {
     case 'signed':
       return `−${bracketUnless(isAtomic(expr.operand), expr.operand, options)}`;
     case 'binary': {
-      const { written, level } = BINARY_OPERATORS[expr.operator];
-      const left = bracketUnless(standsOnLeft(expr.left, expr.operator), expr.left, options);
+      if (isCounted(expr))
+        return `${bracketUnless(standsOnLeft(expr.left, 'multiply'), expr.left, options)} ${expr.right.name}`;
+      const operator = plainOperator(expr);
+      const { written, level } = BINARY_OPERATORS[operator];
+      const left = bracketUnless(standsOnLeft(expr.left, operator), expr.left, options);
       const right = bracketUnless(standsOnRight(expr.right, level), expr.right, options);
       return `${left} ${written} ${right}`;
     }
@@ -81,6 +95,22 @@ export function printExpr(expr: Expr, options: PrintOptions = {}): string {
     default:
       return assertNever(expr);
   }
+}
+
+/** 2 ea: a word that only says what is counted stays behind its number. */
+function isCounted(expr: Binary): expr is Binary & { readonly right: MarkReference } {
+  return expr.operator === 'multiply' && expr.right.kind === 'mark' && COUNT_WORDS.has(expr.right.name.toLowerCase());
+}
+
+/** What @ comes to where the entry itself says it: three of them is ×, a spacing in a length is ÷. */
+function plainOperator({ operator, left, right }: Binary): BinaryOperator {
+  if (operator !== 'at') return operator;
+  if (left.kind === 'number') return 'multiply';
+  return isLength(left) && isLength(right) ? 'divide' : operator;
+}
+
+function isLength(expr: Expr): boolean {
+  return expr.kind === 'measure' && expr.parts[0]?.unit.dimension === LENGTH;
 }
 
 function bracketUnless(bare: boolean, expr: Expr, options: PrintOptions): string {
@@ -211,6 +241,14 @@ function printSlopePart(literal: NumberLiteral, options: PrintOptions): string {
 }
 
 function printMeasure(measure: Measure, options: PrintOptions): string {
+  return `${printParts(measure, options)}${printNote(measure.note)}`;
+}
+
+function printNote(note: string | undefined): string {
+  return note === undefined ? '' : ` (${note})`;
+}
+
+function printParts(measure: Measure, options: PrintOptions): string {
   return measure.parts
     .map((part) => {
       const number = printNumber(part, options);
@@ -236,7 +274,8 @@ function printScaled(scaled: Scaled, options: PrintOptions): string {
   const value = bracketUnless(bare, operand, options);
   // Units that only divide ((9′)/h, 5′/ft) follow the value at once.
   const units = printUnits(scaled.units, options);
-  return units.startsWith('/') || units.startsWith('°') ? `${value}${units}` : `${value} ${units}`;
+  const gap = units.startsWith('/') || units.startsWith('°') ? '' : ' ';
+  return `${value}${gap}${units}${printNote(scaled.note)}`;
 }
 
 /** ft², km/h, $/m: unit words, never primes, except for a lone inch or foot mark. */
@@ -262,22 +301,36 @@ const FORM_WORDS = {
   slope: 'slope',
   degrees: 'degrees',
   'degrees-minutes': 'degrees minutes',
-  mixed: 'mixed',
+  mixed: 'fraction',
 } as const;
 
 function printDirective(directive: Directive, options: PrintOptions): string {
   const { direction, target } = directive;
   const introduction = direction === undefined ? 'to' : direction === 'nearest' ? 'to nearest' : `${direction} to`;
+  return `${introduction} ${printTarget(target, options)}`;
+}
+
+/** What stands behind `to`: a unit, a form, a step, or a count of decimals. */
+export function printTarget(target: DirectiveTarget, options: PrintOptions = {}): string {
   switch (target.kind) {
     case 'units':
-      return `${introduction} ${printUnits(target.units, options)}`;
+      return printUnits(target.units, options);
     case 'form':
-      return `${introduction} ${FORM_WORDS[target.form]}`;
+      return FORM_WORDS[target.form];
     case 'step':
-      return `${introduction} ${printNumber(target.amount, options)}${target.unit ? printUnitBehind(target.unit.symbol, false, options) : ''}`;
+      return printStep(target, options);
     case 'decimals':
-      return `${introduction} ${target.count} decimals`;
+      return target.count === 1 ? '1 decimal' : `${target.count} decimals`;
     default:
       return assertNever(target);
   }
+}
+
+function printStep({ amount, units }: Extract<DirectiveTarget, { kind: 'step' }>, options: PrintOptions): string {
+  const number = printNumber(amount, options);
+  const [only] = units;
+  if (only === undefined) return number;
+  if (units.length > 1 || only.power !== 1) return `${number} ${printUnits(units, options)}`;
+  const { unit } = only;
+  return `${number}${printUnitBehind(number === '1' ? unit.one : unit.symbol, unit.dimension === MONEY, options)}`;
 }

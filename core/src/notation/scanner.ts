@@ -243,18 +243,40 @@ function scanWord(table: T.TokenTable, start: number, code: number): number {
     if (UNIT_WORDS.has(letters)) end = lettersEnd;
     else if (letters.endsWith('x') && UNIT_WORDS.has(letters.slice(0, -1))) end = lettersEnd - 1;
   }
+  const percentEnd = isNumberKind(lastKind(table)) ? percentWordEnd(source, start, end) : start;
+  if (percentEnd > start) {
+    table.hasPercent = true;
+    return pushMark(table, T.PERCENT, start, percentEnd);
+  }
+  const joins = isNumberKind(lastKind(table)) && JOINING.has(source.slice(start, end).toLowerCase());
   const word = pushMark(table, T.WORD, start, end);
   // The point of an abbreviation (9 ft. 7 in.) belongs to the word.
-  if (codeAt(source, end) === DOT && isAbbreviationPoint(source, end) && isAbbreviation(source.slice(start, end))) {
+  if (
+    codeAt(source, end) === DOT &&
+    isAbbreviationPoint(source, end, joins) &&
+    isAbbreviation(source.slice(start, end))
+  ) {
     table.ends[table.count - 1] = end + 1;
     return end + 1;
   }
   return word;
 }
 
-function isAbbreviationPoint(source: string, at: number): boolean {
+/** Units that a smaller one follows tight, as in 9ft.7in: the point then ends the word and begins no decimals. */
+const JOINING: ReadonlySet<string> = new Set(['yd', 'ft', 'lb', 'lbs', 'hr', 'hrs']);
+
+function isAbbreviationPoint(source: string, at: number, joins: boolean): boolean {
   const after = codeAt(source, at + 1);
-  return after !== DOT && !isDigit(after);
+  return after !== DOT && (joins || !isDigit(after));
+}
+
+/** End of the word at `start` where it says percent, of both words of "per cent"; `start` itself where it does not. */
+function percentWordEnd(source: string, start: number, end: number): number {
+  const word = source.slice(start, end).toLowerCase();
+  if (word === 'percent' || word === 'pct') return end;
+  return word === 'per'
+    ? end + (/^\s+cent(?![\p{L}\p{N}_])/iu.exec(source.slice(end))?.[0].length ?? start - end)
+    : start;
 }
 
 function isAbbreviation(word: string): boolean {

@@ -29,6 +29,7 @@ export function readTape(c: Cursor): Measure | undefined {
     start: table.starts[first] as number,
     end: table.ends[last] as number,
     parts: inFeet ? [partOf(table, first, mark, FOOT), inches] : [inches],
+    note: undefined,
   };
 }
 

@@ -44,6 +44,7 @@ const ROLES: Readonly<Record<T.TokenKind, TokenRole>> = {
   [T.SLASH]: 'operator',
   [T.CARET]: 'operator',
   [T.ROOT]: 'operator',
+  [T.AT]: 'operator',
 };
 
 /** The tokens of an entry with what each one is, as far as that can be told without reading it. END is left out. */

@@ -39,7 +39,9 @@ export const CURRENCY: TokenKind = 27;
 export const DEGREE: TokenKind = 28;
 export const PI: TokenKind = 29;
 export const DOTS: TokenKind = 30;
-export const UNKNOWN: TokenKind = 31;
+/** @, three at 4′ or a length at its spacing. */
+export const AT: TokenKind = 31;
+export const UNKNOWN: TokenKind = 32;
 
 /** A set of kinds as a column, one truth for each kind: asked at every operand. */
 export function kindSet(kinds: readonly TokenKind[]): readonly boolean[] {

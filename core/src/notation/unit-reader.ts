@@ -21,6 +21,7 @@ const PREFIX_POWERS: ReadonlyMap<string, number> = new Map([
 
 export const FOOT = unitById('ft');
 export const INCH = unitById('in');
+const BOARD_FOOT = unitById('bf');
 const ONE_FOOT: UnitPower = { unit: FOOT, power: 1 };
 const ONE_INCH: UnitPower = { unit: INCH, power: 1 };
 export const MONEY_UNIT = unitById('money');
@@ -77,8 +78,19 @@ function readUnitWord(c: Cursor, index: number): ReadUnit | undefined {
     const base = UNIT_WORDS.get(c.word(index + 1));
     if (base?.powers) return { power: { unit: base, power: prefix }, next: index + 2 };
   }
+  const spoken = readSpokenUnit(c, index, word);
+  if (spoken) return spoken;
   const power = unitOfWord(word);
   return power === undefined ? undefined : { power, next: index + 1 };
+}
+
+/** Units of two words: board feet, linear feet. Neither first word means anything alone, so that a mark may be called it. */
+function readSpokenUnit(c: Cursor, index: number, word: string): ReadUnit | undefined {
+  const isLinear = word === 'linear' || word === 'lineal' || word === 'running';
+  if ((!isLinear && word !== 'board') || c.kindAt(index + 1) !== T.WORD) return undefined;
+  const base = UNIT_WORDS.get(c.word(index + 1));
+  if (isLinear) return base?.powers ? { power: { unit: base, power: 1 }, next: index + 2 } : undefined;
+  return base === FOOT ? { power: { unit: BOARD_FOOT, power: 1 }, next: index + 2 } : undefined;
 }
 
 /**
@@ -96,7 +108,7 @@ function readOtherUnit(c: Cursor, mayPower: (c: Cursor, unit: Unit) => boolean):
   switch (c.kind) {
     case T.DEGREE:
       c.advance();
-      return { unit: DEGREE_UNIT, power: 1 };
+      return { unit: readScale(c) ?? DEGREE_UNIT, power: 1 };
     case T.CURRENCY:
       c.advance();
       return { unit: MONEY_UNIT, power: 1 };
@@ -106,6 +118,7 @@ function readOtherUnit(c: Cursor, mayPower: (c: Cursor, unit: Unit) => boolean):
       c.moveTo(read.next);
       const { unit, power } = read.power;
       if (power !== 1) return read.power;
+      if (unit === DEGREE_UNIT) return { unit: readScale(c) ?? unit, power };
       if (c.kind === T.SUPERSCRIPT) {
         const raised = c.value();
         c.advance();
@@ -122,6 +135,21 @@ function readOtherUnit(c: Cursor, mayPower: (c: Cursor, unit: Unit) => boolean):
       return undefined;
   }
 }
+
+/** The F of 68 degrees F, which says of what scale the degrees are, and past it. */
+function readScale(c: Cursor): Unit | undefined {
+  const scale = c.kind === T.WORD ? SCALES.get(c.word()) : undefined;
+  if (scale) c.advance();
+  return scale;
+}
+
+const SCALES: ReadonlyMap<string, Unit> = new Map([
+  ['c', unitById('celsius')],
+  ['celsius', unitById('celsius')],
+  ['centigrade', unitById('celsius')],
+  ['f', unitById('fahrenheit')],
+  ['fahrenheit', unitById('fahrenheit')],
+]);
 
 function isTwoOrThree(c: Cursor): boolean {
   const value = c.value();
@@ -157,6 +185,11 @@ export function readFurtherUnits(c: Cursor, first: readonly UnitPower[]): readon
     const next = readUnit(c, () => true) as UnitPower;
     units = [...units, isPer ? { unit: next.unit, power: -next.power } : next];
   }
+}
+
+/** Whether the word token at `index` is a rate word. */
+export function startsRate(c: Cursor, index: number): boolean {
+  return RATE_WORDS.has(c.word(index));
 }
 
 /** A rate word at the cursor: mph, kmh. */

@@ -108,6 +108,21 @@ export function radius(a: Approximation): Rational {
   return a.scale >= 0 ? makeRational(a.rad, 1n << BigInt(a.scale)) : makeRational(a.rad << BigInt(-a.scale));
 }
 
+/** The least number within its error. */
+export function lowerEnd(a: Approximation): Rational {
+  return midpoint(make(a.mid - a.rad, 0n, a.scale));
+}
+
+/** The largest number within its error. */
+export function upperEnd(a: Approximation): Rational {
+  return midpoint(make(a.mid + a.rad, 0n, a.scale));
+}
+
+/** A number with the error of another added to its own. */
+export function withErrorOf(source: Approximation, a: Approximation): Approximation {
+  return addApproximate(a, make(0n, source.rad, source.scale));
+}
+
 /** The midpoint counted in whole units of 2^-bits. */
 export function toFixed(a: Approximation, bits: number): bigint {
   const shift = bits - a.scale;

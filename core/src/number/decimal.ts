@@ -1,4 +1,4 @@
-import { absBig } from '../base/bigint.ts';
+import { absBig, divideOut } from '../base/bigint.ts';
 import type { Rational } from './rational.ts';
 
 /**
@@ -6,11 +6,8 @@ import type { Rational } from './rational.ts';
  * exponent ("2.5e300"), which an entry reads as well. Undefined when the decimals never end.
  */
 export function exactDecimal(value: Rational, decimalMark: '.' | ','): string | undefined {
-  let rest = BigInt(value.den);
-  let twos = 0;
-  let fives = 0;
-  for (; rest % 2n === 0n; rest /= 2n) twos += 1;
-  for (; rest % 5n === 0n; rest /= 5n) fives += 1;
+  const { times: twos, rest: odd } = divideOut(BigInt(value.den), 2n);
+  const { times: fives, rest } = divideOut(odd, 5n);
   if (rest !== 1n) return undefined;
   const decimals = Math.max(twos, fives);
   const digits = (absBig(BigInt(value.num)) * 10n ** BigInt(decimals)) / BigInt(value.den);
@@ -24,15 +21,22 @@ const PLAIN_DIGITS = 40;
 export function placePoint(digits: bigint, decimals: number, decimalMark: '.' | ','): string {
   const text = digits.toString().padStart(decimals + 1, '0');
   const whole = text.slice(0, text.length - decimals);
-  const behind = text.slice(text.length - decimals).replace(/0+$/, '');
+  const behind = withoutLastZeros(text.slice(text.length - decimals));
   const plain = behind === '' ? whole : `${whole}${decimalMark}${behind}`;
   const isReadable = plain.length <= PLAIN_DIGITS && !(whole === '0' && /^0{8}/.test(behind));
   if (isReadable) return plain;
-  const significant = digits.toString().replace(/0+$/, '');
+  const significant = withoutLastZeros(digits.toString());
   const exponent = digits.toString().length - 1 - decimals;
   const mantissa = significant.length === 1 ? significant : `${significant[0]}${decimalMark}${significant.slice(1)}`;
   const scientific = `${mantissa}e${exponent}`;
   return scientific.length < plain.length ? scientific : plain;
+}
+
+/** A pattern would try every run of zeros in the text as the last one. */
+function withoutLastZeros(digits: string): string {
+  let end = digits.length;
+  while (digits.charCodeAt(end - 1) === 0x30) end -= 1;
+  return digits.slice(0, end);
 }
 
 /** Groups the digits before the mark by commas (or, with a decimal comma, not at all: there a point never groups). */

@@ -13,15 +13,21 @@ const GUARD = 4096n;
 
 const piCache = new Map<number, bigint>();
 
-/** π·2^bits, off by less than 64 units. Machin's formula (1706): π/4 = 4 atan(1/5) − atan(1/239). */
+/**
+ * π·2^bits, off by less than 2 units. Machin's formula (1706): π/4 = 4 atan(1/5) − atan(1/239). Each term of the series
+ * is cut off, so the error grows with their number: 32 bits more than asked for take it in.
+ */
 export function piFixed(bits: number): bigint {
   let pi = piCache.get(bits);
   if (pi === undefined) {
-    pi = 4n * (4n * atanOfInverse(5n, bits) - atanOfInverse(239n, bits));
+    const work = bits + PI_GUARD_BITS;
+    pi = (4n * (4n * atanOfInverse(5n, work) - atanOfInverse(239n, work))) >> BigInt(PI_GUARD_BITS);
     piCache.set(bits, pi);
   }
   return pi;
 }
+
+const PI_GUARD_BITS = 32;
 
 /** atan(1/n)·2^bits by its series. */
 function atanOfInverse(n: bigint, bits: number): bigint {

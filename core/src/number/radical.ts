@@ -1,4 +1,4 @@
-import { gcdBig, isqrt } from '../base/bigint.ts';
+import { bitLength, gcdBig, isqrt } from '../base/bigint.ts';
 import {
   addApproximate,
   approximateRational,
@@ -190,8 +190,19 @@ export function wholeRoot(a: bigint, root: number): bigint | undefined {
 
 export const PI: RadicalSum = { kind: 'radical', terms: [{ coefficient: ONE, radicand: 1n, piPower: 1 }] };
 
-/** The sum enclosed to about `bits` bits. */
+/**
+ * The sum to `bits` good bits of its own: where its terms cancel, as in 2 − √3 to a high power, they are taken to as many
+ * more as that costs. A sum is never zero, so the end is always reached.
+ */
 export function approximateRadical(a: RadicalSum, bits: number): Approximation {
+  for (let work = bits; ; work *= 2) {
+    const near = encloseRadical(a, work);
+    if (bitLength(near.mid) - bitLength(near.rad) >= bits) return near;
+  }
+}
+
+/** The sum enclosed to about `bits` bits of its largest term. */
+function encloseRadical(a: RadicalSum, bits: number): Approximation {
   const work = bits + 32;
   let sum: Approximation | undefined;
   for (const { coefficient, radicand, piPower } of a.terms) {
@@ -213,13 +224,9 @@ function inverseOfPi(bits: number): Approximation {
   return { kind: 'approximate', mid: (1n << shift) / piFixed(bits), rad: 64n, scale: bits };
 }
 
-/** Sign of a canonical sum: more digits are taken until zero is out of reach, which it always comes to be. */
+/** Sign of a canonical sum, which is never zero. */
 export function signOfRadical(a: RadicalSum): -1 | 1 {
-  for (let bits = 64; ; bits *= 2) {
-    const { mid, rad } = approximateRadical(a, bits);
-    if (mid > rad) return 1;
-    if (-mid > rad) return -1;
-  }
+  return approximateRadical(a, 2).mid > 0n ? 1 : -1;
 }
 
 export function equalTerms(a: RadicalSum, b: RadicalSum): boolean {

@@ -191,15 +191,19 @@ export function floorRational(a: Rational): bigint {
   return num < 0n && quotient * den !== num ? quotient - 1n : quotient;
 }
 
-/** The nearest double, correct to within one unit in the last place; infinities never come out (the extremes saturate). */
+/** The nearest double, a tie to the even one; infinities never come out (the extremes saturate). */
 export function rationalToNumber(a: Rational): number {
   if (typeof a.num === 'number') return a.num / Number(a.den);
   const num = absBig(a.num);
   const den = BigInt(a.den);
-  // 64 significant bits of the quotient, then one correctly rounded conversion and a scaling by a power of two.
+  // 64 significant bits of the quotient, then one correctly rounded conversion and a scaling by a power of two. What is
+  // cut off is marked in the last bit, so that a quotient next to the middle of two doubles does not look like a tie.
   const shift = 64 - (bitLength(num) - bitLength(den));
-  const quotient = shift >= 0 ? (num << BigInt(shift)) / den : num / (den << BigInt(-shift));
-  const magnitude = scaleByPowerOfTwo(Number(quotient), -shift);
+  const top = shift >= 0 ? num << BigInt(shift) : num;
+  const bottom = shift >= 0 ? den : den << BigInt(-shift);
+  const quotient = top / bottom;
+  const marked = quotient * bottom === top ? quotient : quotient | 1n;
+  const magnitude = scaleByPowerOfTwo(Number(marked), -shift);
   return a.num < 0n ? -magnitude : magnitude;
 }
 

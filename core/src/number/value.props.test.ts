@@ -144,3 +144,46 @@ describe('approximations', () => {
     expect((piFixed(400) * 10n ** 49n) >> 400n).toBe(digits);
   });
 });
+
+describe('what lies very close', () => {
+  const power = (base: Value, times: number): Value => {
+    let product: Value = makeRational(1);
+    for (let n = 0; n < times; n += 1) product = multiplyValue(product, base);
+    return product;
+  };
+  const root = (n: number) => sqrtValue(makeRational(n));
+  const big = (text: string) => makeRational(BigInt(text));
+
+  it.each([
+    // (2 − √3)^64 = 2.4851749e-37 and so on: each is conjugate to a whole number less a huge one.
+    [multiplyValue(power(subtractValue(makeRational(2), root(3)), 64), big(`1${'0'.repeat(38)}`)), 24.851749],
+    [multiplyValue(power(subtractValue(makeRational(2), root(3)), 60), big(`1${'0'.repeat(40)}`)), 482111.119],
+    [power(subtractValue(root(2), makeRational(1)), 50), 7.26e-20],
+  ])('keeps its digits when its terms cancel', (value, near) => {
+    expect(Math.abs(valueToNumber(value) / near - 1)).toBeLessThan(1e-3);
+    expect(signOfValue(value)).toBe(1);
+    expect(roundValue(multiplyValue(value, makeRational(-1)), 'down').side).toBe(1);
+  });
+
+  it('has the nearest of all doubles', () => {
+    // 150° × 68835 in radians, by 60 digits of π: 180209.60859154453 lies nearer than its neighbour …5445.
+    expect(valueToNumber(multiplyValue(PI, makeRational(150 * 68835, 180)))).toBe(180209.60859154453);
+    const half = makeRational((1n << 53n) * 2n + 1n, 2n);
+    // Half way between two doubles goes to the even one; a hair past the middle does not.
+    expect(valueToNumber(half)).toBe(2 ** 53);
+    expect(valueToNumber(addValue(makeRational((1n << 54n) + 2n, 2n), makeRational(1n, 10n ** 40n)))).toBe(2 ** 53 + 2);
+  });
+
+  it('lies on the side of a tie that π puts it on, however near', () => {
+    const near = subtractValue(
+      multiplyValue(PI, big('11172147870603328003785515113410076065369446559948437578218257088')),
+      big('35098337675106267207228392594393109430612729228729087405175492565'),
+    );
+    expect(roundValue(divideValue(near, makeRational(2)), 'down')).toMatchObject({ side: 1 });
+    for (const bits of [64, 128, 416, 1024, 6272]) {
+      const fine = piFixed(bits + 64) >> 64n;
+      const off = piFixed(bits) - fine;
+      expect(off >= -2n && off <= 2n, `${bits} bits`).toBe(true);
+    }
+  });
+});

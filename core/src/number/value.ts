@@ -4,6 +4,7 @@ import {
   approximateRational,
   compareApproximate,
   invertApproximate,
+  lowerEnd,
   mayBeZero,
   midpoint,
   multiplyApproximate,
@@ -11,6 +12,8 @@ import {
   radius,
   signOfApproximate,
   sqrtApproximate,
+  upperEnd,
+  withErrorOf,
   WORKING_BITS,
   type Approximation,
 } from './approximation.ts';
@@ -54,7 +57,7 @@ export function isExact(value: Value): value is Rational | RadicalSum {
   return value.kind !== 'approximate';
 }
 
-/** The value enclosed to about `bits` bits; an approximation keeps the error it has. */
+/** The value to about `bits` good bits; an approximation keeps the error it has. */
 export function approximate(value: Value, bits = WORKING_BITS): Approximation {
   if (value.kind === 'rational') return approximateRational(value, bits);
   return value.kind === 'radical' ? approximateRadical(value, bits) : value;
@@ -160,11 +163,16 @@ function piToThe(power: number): Rational | RadicalSum {
   return sumOfTerms([{ coefficient: makeRational(1), radicand: 1n, piPower: power }]) as Rational | RadicalSum;
 }
 
-/** The nearest double, for drawing and for `approx`; never for reckoning on. */
+/** The nearest double, for drawing and for `approx`; never for reckoning on. Of an approximation, that of its middle. */
 export function valueToNumber(a: Value): number {
   if (a.kind === 'rational') return rationalToNumber(a);
-  const near = a.kind === 'radical' ? approximateRadical(a, 96) : a;
-  return isZero(near) && a.kind === 'approximate' ? 0 : rationalToNumber(midpoint(near));
+  if (a.kind === 'approximate') return isZero(a) ? 0 : rationalToNumber(midpoint(a));
+  // An irrational number lies on neither a double nor the middle of two: some enclosure has one nearest double.
+  for (let bits = 96; ; bits *= 2) {
+    const near = approximateRadical(a, bits);
+    const number = rationalToNumber(lowerEnd(near));
+    if (number === rationalToNumber(upperEnd(near))) return number;
+  }
 }
 
 /** Bits of the largest whole number inside: what the limit on the size of values is measured by. */
@@ -185,12 +193,24 @@ export function roundValue(value: Value, direction: RoundingDirection): RoundedW
   if (value.kind === 'approximate') return roundApproximate(value, direction);
   for (let bits = 96; ; bits *= 2) {
     const near = approximateRadical(value, bits);
-    const low = subtractRational(midpoint(near), radius(near));
-    const high = addRational(midpoint(near), radius(near));
-    const below = roundRational(low, direction);
-    const above = roundRational(high, direction);
+    const below = roundRational(lowerEnd(near), direction);
+    const above = roundRational(upperEnd(near), direction);
     if (below.whole === above.whole && below.side === above.side && below.side !== 0) return below;
   }
+}
+
+/**
+ * The multiple of `step` that `direction` picks for `value`. Exact where the value is, and where every number within the
+ * error of an approximation would be rounded to the same one; else the multiple found, with that error.
+ */
+export function roundToStep(value: Value, step: Value, direction: RoundingDirection): Value {
+  const { whole } = roundQuotient(value, step, direction);
+  const rounded = multiplyValue(step, makeRational(whole));
+  if (value.kind !== 'approximate') return rounded;
+  const times = divideValue(value, step) as Approximation;
+  const comesTo = (times: Rational) => BigInt(roundRational(times, direction).whole) === BigInt(whole);
+  const isSure = comesTo(lowerEnd(times)) && comesTo(upperEnd(times));
+  return isSure ? rounded : withErrorOf(value, approximate(rounded));
 }
 
 /** Rounds a/b (b over zero) to a whole number. */

@@ -91,7 +91,7 @@ export function asciiText(text: string): string {
 const ASCII: Readonly<Record<string, string>> = { '′': "'", '″': '"', '⁄': '/', '−': '-' };
 
 /** A whole, never negative count of `denominator`ths as a mixed fraction: 293 sixteenths are 18 5⁄16. */
-export function mixedText(divisions: number | bigint, denominator: number, lowest: boolean): TwinText {
+export function mixedText(divisions: number | bigint, denominator: number | bigint, lowest: boolean): TwinText {
   const count = BigInt(divisions);
   const whole = count / BigInt(denominator);
   const rest = count % BigInt(denominator);

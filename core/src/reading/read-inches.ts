@@ -1,4 +1,4 @@
-import { invertRational, makeRational, multiplyRational, type Rational } from '../number/rational.ts';
+import { invertRational, isWhole, makeRational, multiplyRational, type Rational } from '../number/rational.ts';
 import { roundProduct } from '../number/rounding.ts';
 import { multiplyValue, roundValue, type Value } from '../number/value.ts';
 import type { Unit } from '../units/unit-table.ts';
@@ -61,26 +61,28 @@ export function readAskedInches(
   form: ReadingForm,
   rounding: ReadingStyle['rounding'],
 ): Reading | undefined {
-  const step = form.step === undefined ? makeRational(1, style.finest) : multiplyRational(form.step, INCHES_IN_METRE);
+  const step = form.step ?? divisionOf(style.finest);
   if (!isInchDivision(step) || form.decimals !== undefined) return undefined;
   const wanted = { ...style, rounding };
+  const withFeet = style.length !== 'in' && style.length !== 'in-dec';
   if (form.form === 'ft-in') return readInches(value, step, true, wanted);
-  if (form.units !== undefined) return unit.id === 'in' ? readInches(value, step, false, wanted) : undefined;
+  if (form.units !== undefined)
+    return unit.id === 'in' && form.step === undefined ? readInches(value, step, false, wanted) : undefined;
+  if (form.form === 'mixed') return readInches(value, step, withFeet, wanted);
   if (form.form !== undefined) return undefined;
-  // Only a step, or only a direction: a style of inches stays one, and a metric one gives way to a division of an inch.
-  if (style.length === 'ft-in' || style.length === 'in')
-    return readInches(value, step, style.length === 'ft-in', wanted);
-  return form.step === undefined || isDecimalStep(form.step) ? undefined : readInches(value, step, true, wanted);
+  // Only a step, or only a direction. A tape that is not marked in inches loses to a division of the inch, and keeps its
+  // own unit for steps of several whole inches.
+  if (style.length === 'ft-in' || style.length === 'in') return readInches(value, step, withFeet, wanted);
+  const isFraction = form.step !== undefined && (!isWhole(form.step) || form.step.num === 1);
+  return isFraction ? readInches(value, step, withFeet, wanted) : undefined;
 }
 
-const INCHES_IN_METRE = makeRational(5000, 127);
+/** No tape, and no vernier, has finer ones. */
+const FINEST_DIVISION = 2 ** 20;
 
 /** Halves, quarters, eighths and so on of an inch, and multiples of them. */
-function isInchDivision(step: Rational): boolean {
-  return typeof step.den === 'number' && Number.isInteger(Math.log2(step.den));
-}
-
-/** Whether a step in metres is a whole number of hundredths of a millimetre, as metric steps are. */
-function isDecimalStep(step: Rational): boolean {
-  return multiplyRational(step, makeRational(100000)).den === 1;
+export function isInchDivision({ num, den }: Rational): boolean {
+  return (
+    typeof num === 'number' && typeof den === 'number' && den <= FINEST_DIVISION && Number.isInteger(Math.log2(den))
+  );
 }

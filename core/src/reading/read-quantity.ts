@@ -1,9 +1,8 @@
-import { invariant } from '../base/invariant.ts';
 import { groupThousands, exactDecimal } from '../number/decimal.ts';
 import {
   absRational,
   isWhole,
-  invertRational,
+  divideRational,
   makeRational,
   multiplyRational,
   powerRational,
@@ -36,28 +35,39 @@ function readOtherwise(quantity: Quantity, style: ReadingStyle, form: ReadingFor
   const { value, dimension } = quantity;
   if (form?.form === 'slope' || (dimension === SLOPE && form?.form === undefined)) return readSlope(value, style, form);
   if (dimension === TEMPERATURE) return readTemperature(value, style, form);
-  if (dimension === ANGLE && form?.units === undefined) return readAngle(value, style, form);
+  if (dimension === ANGLE && isInDegrees(form)) return readAngle(value, style, form);
   if (dimension === PLAIN) return readNumber(value, style, form);
   return readInUnits(quantity, style, form);
 }
 
-/** Decimals that a step needs: 0.05 has two. Undefined for a step whose decimals never end. */
-function decimalsOf(step: Rational): number | undefined {
-  const text = exactDecimal(step, '.');
-  return text === undefined || text.includes('e') ? undefined : (text.split('.')[1]?.length ?? 0);
-}
-
-/** steps · step, in units, as digits. */
-function decimalText(steps: number | bigint, stepInUnits: Rational, style: ReadingStyle, leastDecimals = 0): TwinText {
-  const shown = absRational(multiplyRational(makeRational(steps), stepInUnits));
+/**
+ * steps · step, in units, without its sign: by decimals where those of the step end and no fraction is asked for, else as a
+ * mixed fraction.
+ */
+function stepText(
+  steps: number | bigint,
+  stepInUnits: Rational,
+  style: ReadingStyle,
+  asFraction = false,
+  leastDecimals = 0,
+): TwinText {
   const mark = style.decimalComma ? ',' : '.';
-  let digits = exactDecimal(shown, mark);
-  invariant(digits !== undefined, 'a decimal step');
+  const shown = absRational(multiplyRational(makeRational(steps), stepInUnits));
+  // Whether the decimals end hangs on the step alone: 3 and 3 1/3 stand in one column.
+  let digits = asFraction || !endsInDecimals(stepInUnits) ? undefined : exactDecimal(shown, mark);
+  if (digits === undefined) {
+    const count = BigInt(magnitude(steps)) * BigInt(stepInUnits.num);
+    return mixedText(count, stepInUnits.den, style.fractions === 'lowest');
+  }
   if (leastDecimals > 0 && !digits.includes('e')) {
     const [whole = '', behind = ''] = digits.split(mark);
     digits = `${whole}${mark}${behind.padEnd(leastDecimals, '0')}`;
   }
   return { text: style.thousands ? groupThousands(digits, mark) : digits, plain: digits };
+}
+
+function endsInDecimals(step: Rational): boolean {
+  return exactDecimal(step, '.') !== undefined;
 }
 
 function withUnits(digits: TwinText, units: readonly PoweredUnit[], currency: string): TwinText {
@@ -88,7 +98,7 @@ function readInUnits(quantity: Quantity, style: ReadingStyle, form: ReadingForm 
   const rounding = form?.rounding ?? style.rounding;
   const units =
     form?.units?.map(({ unit, power }) => ({ unit: unitById(unit as UnitId), power })) ??
-    unitsFor(dimension, form?.form ?? style.length, valueToNumber(value));
+    unitsFor(dimension, lengthUnit(style, form), valueToNumber(value));
   const [first] = units as [PoweredUnit];
   const isLength = dimension === LENGTH && units.length === 1;
   // Feet and inches, or inches, by the tape's own fraction.
@@ -100,14 +110,17 @@ function readInUnits(quantity: Quantity, style: ReadingStyle, form: ReadingForm 
   const stepInUnits = stepFor(first.unit, isLength, units, unit, style, form);
   const step = multiplyValue(unit, stepInUnits);
   const rounded = roundValue(divideValue(value, step), rounding);
-  if (decimalsOf(stepInUnits) === undefined) {
-    // A step such as 1/8 of a foot: a fraction of the unit.
-    const digits = mixedText(magnitude(rounded.whole), Number(stepInUnits.den), style.fractions === 'lowest');
-    return sized(value, rounded, step, withUnits(digits, units, style.currency));
-  }
   const isMoney = units.length === 1 && first.unit.id === 'money';
-  const digits = decimalText(rounded.whole, stepInUnits, style, isMoney ? 2 : 0);
+  const digits = stepText(rounded.whole, stepInUnits, style, form?.form === 'mixed', isMoney ? 2 : 0);
   return sized(value, rounded, step, withUnits(digits, units, style.currency));
+}
+
+/** A tape in feet reads in decimals of an inch where the step ends in those and not in decimals of a foot: 0.1 inch. */
+function lengthUnit(style: ReadingStyle, form: ReadingForm | undefined): string {
+  const step = form?.form === undefined && style.length === 'ft-in' ? form?.step : undefined;
+  const inDecimals =
+    step !== undefined && endsInDecimals(step) && !endsInDecimals(divideRational(step, makeRational(12)));
+  return inDecimals ? 'in-dec' : (form?.form ?? style.length);
 }
 
 /** The finest division in the units of the reading. */
@@ -119,8 +132,11 @@ function stepFor(
   style: ReadingStyle,
   form: ReadingForm | undefined,
 ): Rational {
-  if (form?.step !== undefined && unitSize.kind === 'rational')
-    return multiplyRational(form.step, invertRational(unitSize));
+  if (form?.step !== undefined) {
+    if (form.units !== undefined || unitSize.kind !== 'rational') return form.step;
+    return divideRational(multiplyRational(form.step, unitById('in').factor), unitSize);
+  }
+  if (form?.form === 'mixed') return makeRational(1, DEFAULT_DENOMINATOR);
   if (form?.decimals !== undefined) return powerRational(makeRational(10), -form.decimals);
   if (isLength) {
     const decimals = LENGTH_DECIMALS[unit.id as UnitId];
@@ -146,6 +162,7 @@ const DECIMALS: Readonly<Partial<Record<UnitId, number>>> = {
   l: 2,
   ml: 0,
   bf: 2,
+  mbf: 4,
   gal: 3,
   h: 2,
   min: 2,
@@ -163,34 +180,26 @@ function decimalsFor(units: readonly PoweredUnit[]): number {
 
 function readNumber(value: Value, style: ReadingStyle, form: ReadingForm | undefined): Reading {
   const rounding = form?.rounding ?? style.rounding;
-  const mixed =
-    form?.form === 'mixed' || form?.step !== undefined
-      ? mixedDenominator(style, form)
-      : style.numbers.kind === 'mixed' && form?.decimals === undefined
-        ? style.numbers.denominator
-        : undefined;
-  if (mixed !== undefined) {
-    const step = makeRational(1, mixed);
-    const rounded = roundValue(divideValue(value, step), rounding);
-    return sized(value, rounded, step, mixedText(magnitude(rounded.whole), mixed, style.fractions === 'lowest'));
-  }
-  if (form?.step !== undefined) {
-    const rounded = roundValue(divideValue(value, form.step), rounding);
-    return sized(value, rounded, form.step, decimalText(rounded.whole, form.step, style));
-  }
-  const count = form?.decimals ?? (style.numbers.kind === 'decimals' ? style.numbers.count : DEFAULT_DECIMALS);
-  const step = form?.decimals === undefined ? numberStep(value, count) : powerRational(makeRational(10), -count);
+  const inStyle = form?.form === undefined && form?.step === undefined && form?.decimals === undefined;
+  const asFraction = form?.form === 'mixed' || (inStyle && style.numbers.kind === 'mixed');
+  const step = asFraction ? fractionStep(style, form) : decimalStep(value, style, form);
   const rounded = roundValue(divideValue(value, step), rounding);
-  return sized(value, rounded, step, decimalText(rounded.whole, step, style));
+  return sized(value, rounded, step, stepText(rounded.whole, step, style, asFraction));
 }
 
 const DEFAULT_DECIMALS = 6;
+const DEFAULT_DENOMINATOR = 64;
 
-/** Denominator of a mixed reading; a step such as 0.05 or 2 is no fraction and reads by decimals. */
-function mixedDenominator(style: ReadingStyle, form: ReadingForm): number | undefined {
-  if (form.step === undefined) return style.numbers.kind === 'mixed' ? style.numbers.denominator : 64;
-  const fraction = form.step.num === 1 && typeof form.step.den === 'number' ? form.step.den : undefined;
-  return fraction !== undefined && fraction > 1 ? fraction : undefined;
+function fractionStep(style: ReadingStyle, form: ReadingForm | undefined): Rational {
+  return (
+    form?.step ?? makeRational(1, style.numbers.kind === 'mixed' ? style.numbers.denominator : DEFAULT_DENOMINATOR)
+  );
+}
+
+function decimalStep(value: Value, style: ReadingStyle, form: ReadingForm | undefined): Rational {
+  if (form?.step !== undefined) return form.step;
+  if (form?.decimals !== undefined) return powerRational(makeRational(10), -form.decimals);
+  return numberStep(value, style.numbers.kind === 'decimals' ? style.numbers.count : DEFAULT_DECIMALS);
 }
 
 /** Significant digits kept where a plain count of decimals would show nothing or noise. */
@@ -212,6 +221,11 @@ function numberStep(value: Value, count: number): Rational {
 const DEGREE = unitById('deg');
 const TWELFTH = makeRational(1, 12);
 
+/** Without a unit of its own an angle reads in degrees. */
+function isInDegrees(form: ReadingForm | undefined): boolean {
+  return form?.units === undefined || form.units.every(({ unit, power }) => unit === 'deg' && power === 1);
+}
+
 function readAngle(value: Value, style: ReadingStyle, form: ReadingForm | undefined): Reading {
   const rounding = form?.rounding ?? style.rounding;
   const degree = unitValue(DEGREE);
@@ -229,10 +243,10 @@ function readAngle(value: Value, style: ReadingStyle, form: ReadingForm | undefi
         : { text: `${whole}° ${rest}′`, plain: `${whole} deg ${rest}'` },
     );
   }
-  const stepInDegrees = powerRational(makeRational(10), -(form?.decimals ?? 2));
+  const stepInDegrees = form?.step ?? powerRational(makeRational(10), -(form?.decimals ?? 2));
   const step = multiplyValue(degree, stepInDegrees);
   const rounded = roundValue(divideValue(value, step), rounding);
-  const digits = decimalText(rounded.whole, stepInDegrees, style);
+  const digits = stepText(rounded.whole, stepInDegrees, style);
   return sized(value, rounded, step, { text: `${digits.text}°`, plain: `${digits.plain} deg` });
 }
 
@@ -241,7 +255,7 @@ function readSlope(value: Value, style: ReadingStyle, form: ReadingForm | undefi
   const stepInTwelfths = powerRational(makeRational(10), -(form?.decimals ?? 2));
   const step = multiplyRational(stepInTwelfths, TWELFTH);
   const rounded = roundValue(divideValue(value, step), form?.rounding ?? style.rounding);
-  const digits = decimalText(rounded.whole, stepInTwelfths, style);
+  const digits = stepText(rounded.whole, stepInTwelfths, style);
   return sized(value, rounded, step, { text: `${digits.text}:12`, plain: `${digits.plain}:12` });
 }
 
@@ -251,9 +265,9 @@ function readTemperature(value: Value, style: ReadingStyle, form: ReadingForm | 
     asked === 'celsius' || asked === 'fahrenheit' ? asked : isMetric(style.length) ? 'celsius' : 'fahrenheit';
   const unit = unitById(scale);
   const degrees = divideValue(subtractValue(value, KELVIN_AT_ZERO[scale]), unit.factor);
-  const step = powerRational(makeRational(10), -(form?.decimals ?? 1));
+  const step = form?.step ?? powerRational(makeRational(10), -(form?.decimals ?? 1));
   const rounded = roundValue(divideValue(degrees, step), form?.rounding ?? style.rounding);
-  const digits = decimalText(rounded.whole, step, style);
+  const digits = stepText(rounded.whole, step, style);
   const word = scale === 'celsius' ? 'C' : 'F';
   return sized(value, rounded, step, { text: `${digits.text} °${word}`, plain: `${digits.plain} deg${word}` });
 }

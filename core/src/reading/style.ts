@@ -48,7 +48,7 @@ export interface ReadingForm {
   /** Units of the reading, by id, each to a power. */
   readonly units?: readonly { readonly unit: string; readonly power: number }[];
   readonly form?: 'ft-in' | 'in' | 'in-dec' | 'slope' | 'degrees' | 'degrees-minutes' | 'mixed';
-  /** The finest division in SI base units. */
+  /** The finest division, over zero: in `units` where they are given, else of a length in inches and of a plain number in ones. */
   readonly step?: Rational;
   readonly decimals?: number;
   readonly rounding?: RoundingDirection;

@@ -54,7 +54,31 @@ describe('entries one after the other', () => {
   });
 
   it('answer a comparison, which no later line can use', () => {
-    expect(run(`5' > 4'`, '#1 + 1', 'last')).toEqual([true, 'line.failed', 'line.failed']);
+    expect(run(`5' > 4'`, '#1 + 1')).toEqual([true, 'line.unknown']);
+  });
+
+  it('go on from the result before a comparison, and add up past it', () => {
+    expect(run(`5'`, `5' > 4'`, 'last', '* 2', 'sum(#1..#3)', 'sum(#1..#2)')).toEqual([
+      '5′',
+      true,
+      '5′',
+      '10′',
+      '10′',
+      '5′',
+    ]);
+  });
+
+  it('have nothing to go on from where only comparisons came before', () => {
+    expect(run('1 < 2', 'last + 1')).toEqual([true, 'last.none']);
+  });
+
+  it('refuse to keep a comparison as a mark, which stays what it was', () => {
+    expect(run(`rail = 5'`, `rail = 5' > 4'`, `rail += 5' > 4'`, 'rail')).toEqual([
+      '5′',
+      'answer.kept',
+      'answer.kept',
+      '5′',
+    ]);
   });
 
   it('have no last result at first', () => {

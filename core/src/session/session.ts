@@ -1,7 +1,8 @@
 import type { Quantity } from '../units/quantity.ts';
 import type { ReadingStyle } from '../reading/style.ts';
 import { addValue, negateValue } from '../number/value.ts';
-import { makeIssue } from '../base/issue.ts';
+import { makeIssue, type Issue } from '../base/issue.ts';
+import type { Outcome } from '../evaluate/evaluate.ts';
 import { kindOf } from '../units/dimension.ts';
 import { mended } from '../mend/mend.ts';
 import { readOutcome, reckon, type Reckoned } from '../evaluate/reckon.ts';
@@ -13,7 +14,8 @@ import type { Resolved, Scope } from '../evaluate/scope.ts';
  */
 export class Session {
   readonly #style: ReadingStyle;
-  readonly #lines: Resolved[] = [];
+  /** Undefined for a comparison. */
+  readonly #lines: (Resolved | undefined)[] = [];
   readonly #marks = new Map<string, Quantity>();
   readonly #names = new Map<string, string>();
 
@@ -27,10 +29,13 @@ export class Session {
     const worked = reckon(source, options);
     const reckoned = worked.issue ? { ...worked, issue: mended(worked, options) } : this.#settle(worked);
     const { issue, outcome } = reckoned;
-    this.#lines.push(
-      issue === undefined && outcome?.kind === 'quantity' ? { ok: true, quantity: outcome.quantity } : FAILED,
-    );
+    this.#lines.push(resolvedLine(outcome, issue, this.#lines.length + 1));
     return reckoned;
+  }
+
+  /** Counts an entry that could not be worked out at all, so that the numbers of those after it are right. */
+  skip(): void {
+    this.#lines.push({ ok: false, line: this.#lines.length + 1 });
   }
 
   /** Applies an assignment: the result of `rail += 2"` is what rail comes to. */
@@ -79,11 +84,18 @@ export class Session {
         return quantity && { ok: true, quantity };
       },
       line: (number) => this.#lines[number - 1],
-      run: (from, to) => (from > to ? undefined : this.#lines.slice(from - 1, to)),
-      last: () => this.#lines[this.#lines.length - 1],
+      run: (from, to) =>
+        from > to || to > this.#lines.length
+          ? undefined
+          : this.#lines.slice(from - 1, to).filter((line): line is Resolved => line !== undefined),
+      last: () => this.#lines.findLast((line) => line !== undefined),
       names: () => [...this.#names.values()],
     };
   }
 }
 
-const FAILED: Resolved = { ok: false };
+/** What later entries are given of one; a comparison has nothing to give. */
+function resolvedLine(outcome: Outcome | undefined, issue: Issue | undefined, line: number): Resolved | undefined {
+  if (issue !== undefined || outcome === undefined) return { ok: false, line };
+  return outcome.kind === 'quantity' ? { ok: true, quantity: outcome.quantity } : undefined;
+}

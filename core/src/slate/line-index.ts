@@ -1,4 +1,4 @@
-import type { LineNode, MarkNode, SlateNode } from './node.ts';
+import { isComparison, type LineNode, type MarkNode, type SlateNode } from './node.ts';
 import { NOT_YET } from './node-results.ts';
 
 /** The lines of a slate by everything that they are found by, and what may use what, whether it exists yet or not. */
@@ -34,12 +34,14 @@ export class LineIndex {
   }
 
   /**
-   * The line that landed last: the one that landed here, as long as it is there, or else the one with the highest number.
+   * The line that landed last, comparisons apart: the one that landed here, as long as it is there, or else the one with
+   * the highest number.
    * @param here id of the line that landed last on this device
    */
   lastLanded(hidden: string | undefined, here: string | undefined): LineNode | undefined {
     let last: LineNode | undefined;
     for (const node of this.order) {
+      if (isComparison(node)) continue;
       if (node.line.id === here && here !== hidden) return node;
       if (node.line.id !== hidden && (last === undefined || node.line.number > last.line.number)) last = node;
     }

@@ -41,6 +41,11 @@ interface GraphNode {
   stale: boolean;
 }
 
+/** Whether a line compares: it answers yes or no, and has no result to go on from or to add up. */
+export function isComparison({ parsed }: LineNode): boolean {
+  return parsed.entry?.expr.kind === 'compare';
+}
+
 export interface LineNode extends GraphNode {
   readonly kind: 'line';
   readonly line: SlateLine;

@@ -58,6 +58,7 @@ function emit(expr: Expr, slots: SlotFinder, code: number[]): number {
       return depth;
     }
     case 'binary': {
+      if (expr.operator === 'at') return 0;
       const left = emit(expr.left, slots, code);
       const right = left === 0 ? 0 : emit(expr.right, slots, code);
       if (right === 0) return 0;

@@ -101,7 +101,9 @@ describe('near misses', () => {
   it.each([
     ['raill', ['rail', 'post'], 'rail'],
     ['TOPRIAL', ['top_rail', 'toprail'], 'toprail'],
-    ['inchs', [], 'inch'],
+    // A unit stands behind a number only, see nearestUnit.
+    ['inchs', [], undefined],
+    ['post3', ['post1', 'post2'], undefined],
     ['sqr', [], 'sqrt'],
     ['q', ['r'], undefined],
     ['week', ['rail'], undefined],

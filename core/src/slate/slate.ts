@@ -8,13 +8,11 @@ import type { ScanOptions } from '../notation/scanner.ts';
 import { addValue, negateValue } from '../number/value.ts';
 import { kindOf } from '../units/dimension.ts';
 import { LineIndex } from './line-index.ts';
-import { lineResult, type LineNode, type LineResult, type SlateLine, type SlateNode } from './node.ts';
+import { isComparison, lineResult, type LineNode, type LineResult, type SlateLine, type SlateNode } from './node.ts';
 import { NodeResults, NOT_YET } from './node-results.ts';
 import { CHANGED, compile, LEFT_TO_THE_TREE, type SlotFinder } from './program.ts';
 import { circleThrough, recalculate } from './recalculate.ts';
 import { referencesOf } from './references.ts';
-
-const FAILED: Resolved = { ok: false };
 
 /** A line with what it comes to. */
 export interface WorkedLine {
@@ -224,7 +222,7 @@ export class Slate {
    */
   scope(hidden?: string): Scope {
     const shown = (node: LineNode | undefined) =>
-      node === undefined || node.line.id === hidden ? undefined : this.#resolve(node);
+      node === undefined || node.line.id === hidden || isComparison(node) ? undefined : this.#resolve(node);
     return {
       mark: (name) => {
         const mark = this.#index.marks.get(name);
@@ -234,7 +232,7 @@ export class Slate {
       run: (from, to) =>
         this.#index
           .run(from, to)
-          ?.filter((node) => node.line.id !== hidden)
+          ?.filter((node) => node.line.id !== hidden && !isComparison(node))
           .map((node) => this.#resolve(node)),
       last: () => shown(this.#index.lastLanded(hidden, this.#landedHere)),
       names: () => [...this.#index.marks.values()].map((mark) => mark.name),
@@ -396,7 +394,8 @@ export class Slate {
   /** What an entry that uses the node is given of it. */
   #resolve(node: SlateNode): Resolved {
     const result = this.#results.of(node);
-    return result.ok && result.quantity !== undefined ? (result as Resolved) : FAILED;
+    if (result.ok && result.quantity !== undefined) return result as Resolved;
+    return { ok: false, line: node.kind === 'line' ? node.line.number : undefined };
   }
 
   #worked(node: LineNode): WorkedLine {

@@ -19,6 +19,7 @@ export const ABOUT_UNITS: Readonly<Record<UnitId, string>> = {
   l: 'litres, a cubic decimetre each',
   ml: 'millilitres',
   bf: 'board feet, 144 cubic inches each',
+  mbf: 'thousands of board feet',
   gal: 'US gallons, 231 cubic inches each',
   qt: 'US quarts, four to a gallon',
   kg: 'kilograms',

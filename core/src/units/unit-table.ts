@@ -92,6 +92,7 @@ const ROWS = [
   { id: 'l', words: ['l', 'litre', 'litres', 'liter', 'liters', 'ltr', 'ltrs'], symbol: 'l', factor: r(1, 1000), dimension: VOLUME },
   { id: 'ml', words: ['ml', 'millilitre', 'millilitres', 'milliliter', 'milliliters'], symbol: 'ml', factor: r(1, 1000000), dimension: VOLUME },
   { id: 'bf', words: ['bf', 'fbm', 'bdft'], symbol: 'bf', factor: times(CUBIC_INCH, 144), dimension: VOLUME },
+  { id: 'mbf', words: ['mbf'], symbol: 'MBF', factor: times(CUBIC_INCH, 144000), dimension: VOLUME },
   { id: 'gal', words: ['gal', 'gallon', 'gallons', 'gals'], symbol: 'gal', factor: times(CUBIC_INCH, 231), dimension: VOLUME },
   { id: 'qt', words: ['qt', 'quart', 'quarts'], symbol: 'qt', factor: times(CUBIC_INCH, 231, 4), dimension: VOLUME },
   { id: 'kg', words: ['kg', 'kilogram', 'kilograms', 'kilo', 'kilos', 'kgs'], symbol: 'kg', factor: r(1), dimension: MASS, family: 'gram', rank: 2 },
@@ -109,7 +110,7 @@ const ROWS = [
   { id: 'arcmin', words: [], symbol: '′', factor: r(1, 10800), timesPi: true, dimension: ANGLE, family: 'degree', rank: 2 },
   { id: 'arcsec', words: [], symbol: '″', factor: r(1, 648000), timesPi: true, dimension: ANGLE, family: 'degree', rank: 1 },
   { id: 'rad', words: ['rad', 'rads', 'radian', 'radians'], symbol: 'rad', factor: r(1), dimension: ANGLE },
-  { id: 'celsius', words: ['°c', 'degc', 'celsius'], symbol: '°C', factor: r(1), dimension: TEMPERATURE },
+  { id: 'celsius', words: ['°c', 'degc', 'celsius', 'centigrade'], symbol: '°C', factor: r(1), dimension: TEMPERATURE },
   { id: 'fahrenheit', words: ['°f', 'degf', 'fahrenheit'], symbol: '°F', factor: r(5, 9), dimension: TEMPERATURE },
 ] as const satisfies readonly UnitRow[];
 

@@ -83,7 +83,7 @@ describe('the form of a scale', () => {
     const [paper, site] = form.findAll<HTMLInputElement>('.sides input');
     expect(paper?.element.value).toBe('1');
     await site?.setValue('0');
-    expect(form.get('.issue').text()).toContain('has to be more than nothing');
+    expect(form.get('.issue').text()).toContain('has to be more than zero');
     await site?.setValue('20');
     await form.get('[data-test=scale-name]').setValue('Shoes');
     await form.get('form').trigger('submit');

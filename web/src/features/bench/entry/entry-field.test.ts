@@ -118,7 +118,7 @@ describe('the entry', () => {
     await type(`5' + ra`);
     expect(field.find('[role=alert]').exists()).toBe(false);
     await press('Enter');
-    expect(field.get('[role=alert]').text()).toContain('no mark called ra');
+    expect(field.get('[role=alert]').text()).toContain('no mark called “ra”');
     await type(`5' + rakes`);
     expect(field.get('[role=alert]').text()).toContain('no mark called rakes');
     await type(`ra + 5'`);

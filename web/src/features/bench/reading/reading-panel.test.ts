@@ -95,7 +95,7 @@ describe('the reading', () => {
 
   it('shows the last line while nothing is typed, and its problem when it has one', async () => {
     const panel = await aReading('1', { reckoned: undefined, resting: reckon('1 / 0') });
-    expect(panel.get('.problem').text()).toContain('divides by nothing');
+    expect(panel.get('.problem').text()).toContain('divides by zero');
   });
 
   it('is copied as it is shown, and as it is exactly', async () => {
