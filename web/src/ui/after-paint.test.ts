@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick, ref } from 'vue';
 import { drawFrame, framesAsked, framesByHand } from '../testing/frames.ts';
 import { afterPaint } from './after-paint.ts';
+import { forDrawing, type Drawn } from './drawn.ts';
 
 beforeEach(framesByHand);
 
@@ -13,8 +14,8 @@ function follower() {
     setup: () => {
       const late = afterPaint(() => typed.value);
       return () => {
-        seen.push(late.value);
-        return late.value;
+        seen.push(forDrawing(late.value));
+        return forDrawing(late.value);
       };
     },
   });
@@ -44,7 +45,7 @@ describe('what follows by a frame', () => {
     const panel = mount({
       setup: () => {
         const late = afterPaint(() => found.value, { firstAtOnce: true });
-        return () => late.value ?? 'nothing';
+        return () => forDrawing(late.value) ?? 'nothing';
       },
     });
     const find = async (text: string | undefined) => {
@@ -94,5 +95,17 @@ describe('what follows by a frame', () => {
     vi.runAllTimers();
     await nextTick();
     expect(seen).toEqual(['']);
+  });
+});
+
+describe('a value kept for drawing', () => {
+  it('is nothing that an action can be given', () => {
+    const post = (amount: { readonly entry: string }) => amount.entry;
+    const late = { entry: '5′' } as unknown as Drawn<{ readonly entry: string }>;
+    // @ts-expect-error -- the very thing that is to be impossible
+    expect(post(late)).toBe('5′');
+    // @ts-expect-error -- nor can anything of it be read
+    expect(late.entry).toBe('5′');
+    expect(forDrawing(late).entry).toBe('5′');
   });
 });

@@ -5,6 +5,7 @@ import { useMediaQuery } from '@vueuse/core';
 import { repeatedStep } from '@sprell/core';
 import { Apart } from '../../ui/Apart.ts';
 import { afterPaint } from '../../ui/after-paint.ts';
+import { forDrawing } from '../../ui/drawn.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import { useComfort } from '../comfort/comfort.store.ts';
 import type { ReadingChange } from '../job/job-reading.ts';
@@ -69,7 +70,8 @@ const {
 } = reckoning;
 
 /** What the entry uses lights up a frame behind its reading. */
-const lit = afterPaint(() => used.value);
+const litLate = afterPaint(() => used.value);
+const lit = computed(() => forDrawing(litLate.value));
 
 /** The entry is to stand above this line. */
 const insertBefore = ref<string>();
@@ -150,7 +152,7 @@ function useMark(name: string): void {
   hand.active?.focus();
 }
 
-const { amount, shownAmount, keepAs, keepNew, post } = useMarksAtHand(reckoning, {
+const { amount, shownAmount, refusal, keepAs, keepNew, post, postAs } = useMarksAtHand(reckoning, {
   above: () => insertBefore.value,
   landed: afterLanding,
 });
@@ -189,8 +191,7 @@ const byKey = benchKeys({
   shortcuts: () => (shows.value = 'shortcuts'),
   repeat,
   keep: () => void stick.value?.ask(),
-  // As the buttons of the mark in hand do, which say so where the kinds do not add up.
-  post: (operator) => stick.value?.post(operator),
+  post,
   layOut: () => (look.laidOut = !look.laidOut),
   isEmpty: () => entry.value === '',
 });
@@ -198,6 +199,8 @@ const byKey = benchKeys({
 async function chooseJob(jobId: string): Promise<void> {
   slate.value?.leave();
   reckoning.dropChange();
+  // A line of the other job is nothing to insert above.
+  insertBefore.value = undefined;
   await store.open(jobId);
   await slate.value?.showFoot();
 }
@@ -298,6 +301,7 @@ onMounted(async () => {
             v-model="entry"
             label="Entry"
             :reckoned
+            :now="() => reckoned"
             :options
             :marks="store.marks"
             :has-last="hasLast"
@@ -319,6 +323,7 @@ onMounted(async () => {
         :style
         :change
         :whole
+        :now="() => inHand ?? resting"
         @use="writeEntry"
         @read-as="readAs"
         @change="changeReading"
@@ -331,6 +336,7 @@ onMounted(async () => {
             :scale="store.scaleInHand"
             :from="store.scaleSide"
             :quantity="shownScaled"
+            :can-land="redrafted === undefined"
             :style
             @turn-round="store.setScaleSide(store.scaleSide === 'paper' ? 'site' : 'paper')"
             @away="store.takeScale(undefined)"
@@ -365,11 +371,14 @@ onMounted(async () => {
         :used="lit.marks"
         :in-hand="store.inHand"
         :amount="shownAmount"
+        :can-keep="() => amount !== undefined"
+        :refusal
         @use="useMark"
         @hold="store.takeInHand"
         @keep="keepAs"
         @keep-new="keepNew"
         @post="post"
+        @post-as="postAs"
         ><LastPostings
       /></StoryStick>
     </Apart>

@@ -1,11 +1,11 @@
-import { computed } from 'vue';
-import { freeNames, withoutAssignment } from '@sprell/core';
+import { computed, shallowRef, watch } from 'vue';
+import { freeNames, kindOf, withoutAssignment, type Kind } from '@sprell/core';
 import { afterPaint } from '../../ui/after-paint.ts';
 import { useComfort } from '../comfort/comfort.store.ts';
 import { useJobStore } from '../job/job.store.ts';
 import { splitLabel } from '../job/slate-row.ts';
 import type { Reckoning } from './reckoning.ts';
-import type { Amount } from './stick/amount.ts';
+import type { Amount, Refusal } from './stick/amount.ts';
 
 /** Keeping the reading as a mark, and posting it to the mark in hand. */
 export function useMarksAtHand(
@@ -51,20 +51,40 @@ export function useMarksAtHand(
     const names = store.marks.map((mark) => mark.name);
     keepAs(freeNames(names, 1)[0] as string);
   }
-  function post(operator: 'add' | 'subtract', entry: string): void {
+  /** A sign that was touched although the kinds do not add up, until something else is in hand. */
+  const refusal = shallowRef<Refusal>();
+  watch([() => store.inHand?.name, () => amount.value?.entry], () => (refusal.value = undefined));
+
+  /** Posts what is in hand now, whatever was drawn when the sign was touched. */
+  function post(operator: 'add' | 'subtract'): void {
     const mark = store.inHand;
-    const reading = amount.value?.reading;
-    if (mark === undefined || reading === undefined) return;
-    if (operator === 'add') landOn(mark.name, '+=', entry, `Take ${reading} off ${mark.name} again`);
-    else landOn(mark.name, '-=', entry, `Put ${reading} back on ${mark.name}`);
+    const posted = amount.value;
+    if (mark === undefined || mark.problem !== undefined || posted === undefined) return;
+    const kinds = [mark.quantity, posted.quantity].map((quantity) => quantity && kindOf(quantity.dimension));
+    if (mark.quantity !== undefined && mark.quantity.dimension !== posted.quantity.dimension)
+      refusal.value = { operator, mark: mark.name, kinds: kinds as [Kind, Kind], reading: posted.reading };
+    else postOn(mark.name, operator, posted.entry, posted.reading);
+  }
+  /** Posts the number in hand as a size, behind a refusal. */
+  function postAs(unit: string): void {
+    const refused = refusal.value;
+    const posted = amount.value;
+    if (refused === undefined || posted === undefined || store.inHand?.name !== refused.mark) return;
+    postOn(refused.mark, refused.operator, `(${posted.entry})${unit}`, posted.reading);
+  }
+  function postOn(name: string, operator: 'add' | 'subtract', entry: string, reading: string): void {
+    if (operator === 'add') landOn(name, '+=', entry, `Take ${reading} off ${name} again`);
+    else landOn(name, '-=', entry, `Put ${reading} back on ${name}`);
   }
 
   return {
     amount,
     /** As the stick says it: a frame behind the reading, which waits for nothing. */
     shownAmount: afterPaint(() => amount.value),
+    refusal,
     keepAs,
     keepNew,
     post,
+    postAs,
   };
 }

@@ -1,5 +1,5 @@
 import { computed } from 'vue';
-import { turnedEntry } from '@sprell/core';
+import { turn, turnedEntry } from '@sprell/core';
 import { afterPaint } from '../../ui/after-paint.ts';
 import { useJobStore } from '../job/job.store.ts';
 import { OTHER, turnedLabel } from '../scale/side-words.ts';
@@ -7,7 +7,7 @@ import type { Reckoning } from './reckoning.ts';
 
 /** What the scale in hand turns: the entry, or the result at rest. */
 export function useScaleAtHand(
-  { entry, reckoned, resting, inHand, lastRow, withChange }: Reckoning,
+  { entry, reckoned, resting, redrafted, inHand, lastRow, withChange }: Reckoning,
   place: { readonly landed: () => void },
 ) {
   const store = useJobStore();
@@ -19,10 +19,13 @@ export function useScaleAtHand(
   /** Puts the size on the other side on the slate, behind the line that it comes of. */
   function landTurned(): void {
     const held = store.scaleInHand;
+    // While a line of the slate is edited the strip shows that line, which is not there yet to be turned.
+    if (redrafted.value !== undefined) return;
     if (held?.scale === undefined || scaled.value === undefined || reckoned.value?.issue !== undefined) return;
     const { dimension } = scaled.value;
     const { scale } = held;
     const from = store.scaleSide;
+    if (!turn(scaled.value, scale, from).ok) return;
     const turned = (number: number | undefined) =>
       turnedEntry(`#${number}`, dimension, scale, from, store.style) ?? `#${number}`;
     const label = turnedLabel(held, OTHER[from]);

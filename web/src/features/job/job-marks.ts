@@ -7,7 +7,7 @@ import {
   type ReadingStyle,
   type Slate,
 } from '@sprell/core';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { remember, remembered } from '../../adapters/local-memory.ts';
 import { madeAt } from './made-at.ts';
 import type { SlateRow } from './slate-row.ts';
@@ -36,6 +36,8 @@ export interface JobLines {
   style(): ReadingStyle;
   jobId(): string | undefined;
   slate(): Slate;
+  /** The same with every change worked out, also where a worker is still at it: for a value that is written down. */
+  freshSlate(): Slate;
   lines(): ReadonlyMap<string, LineWire>;
   shownSource(line: LineWire): string;
   /** Source as it is stored. */
@@ -70,16 +72,30 @@ export function useMarks(job: JobLines) {
     });
   });
 
-  /** The mark that add-ons and knock-offs go to: the one chosen, or else the one that was changed last. */
+  /**
+   * The mark that add and subtract go to: the one chosen or stored last on this device, or else the one that was changed
+   * last. It never changes by what comes from another device: that could be between a look and a touch.
+   */
   const inHand = computed<JobMark | undefined>(() => {
-    const id = job.jobId();
-    const wanted = (chosenIn.value === id ? chosen.value : remembered<string>(`in-hand.${id}`))?.toLowerCase();
+    const wanted = wantedName()?.toLowerCase();
     const last = marks.value.reduce<JobMark | undefined>(
       (latest, mark) => (latest === undefined || mark.changedBy > latest.changedBy ? mark : latest),
       undefined,
     );
     return marks.value.find(({ name }) => name.toLowerCase() === wanted) ?? last;
   });
+
+  function wantedName(): string | undefined {
+    const id = job.jobId();
+    return chosenIn.value === id ? chosen.value : remembered<string>(`in-hand.${id}`);
+  }
+  watch(
+    inHand,
+    (mark) => {
+      if (mark !== undefined && wantedName() === undefined) takeInHand(mark.name);
+    },
+    { immediate: true, flush: 'sync' },
+  );
 
   function takeInHand(name: string): void {
     const id = job.jobId();

@@ -34,6 +34,8 @@ export interface JobWithScales {
   readonly style: Readonly<Ref<ReadingStyle>>;
   jobId(): string | undefined;
   scope(): Scope;
+  /** The same with every change worked out. */
+  freshScope(): Scope;
   readonly things: JobThings;
 }
 
@@ -85,7 +87,7 @@ export function useScales(job: JobWithScales) {
   function standalone(source: string): string {
     const { lines, marks, runs } = referencesOf(parse(source, job.style.value).entry);
     if (lines.length + marks.length + runs.length === 0) return source.trim();
-    const { outcome } = reckon(source, { scope: job.scope(), style: job.style.value });
+    const { outcome } = reckon(source, { scope: job.freshScope(), style: job.style.value });
     const exact = outcome?.kind === 'quantity' ? exactText(outcome.quantity, job.style.value)?.plain : undefined;
     return exact ?? source.trim();
   }

@@ -19,6 +19,7 @@ import {
   toStored,
   valueForMark,
   type Scope,
+  type Slate,
   type WorkedLine,
 } from '@sprell/core';
 import { defineStore } from 'pinia';
@@ -111,6 +112,15 @@ export const useJobStore = defineStore('job', () => {
     );
     showRows();
     sync.listenTo(head.id);
+    for (const landing of early.splice(0)) landing();
+  }
+  /** What was entered while no job was open yet: it lands as soon as one is. */
+  const early: (() => void)[] = [];
+
+  /** The slate with every change worked out, also where a worker is still at it: for a value that is written down. */
+  function freshSlate(): Slate {
+    keeper.catchUp();
+    return keeper.slate;
   }
 
   const numberOf = (id: string) => lines.get(id)?.number ?? undefined;
@@ -262,6 +272,12 @@ export const useJobStore = defineStore('job', () => {
    * @param undoSays what undoing it is called, where that is more than taking the line off
    */
   function land(entry: string, beforeId?: string, undoSays?: string): void {
+    if (job.value === undefined) {
+      early.push(() => {
+        land(entry, beforeId, undoSays);
+      });
+      return;
+    }
     const line = putOn(entry, beforeId);
     pushUndo({ kind: 'delete', lineId: line.id, says: undoSays ?? `Take ${nameOf(line)} off again` });
   }
@@ -287,6 +303,7 @@ export const useJobStore = defineStore('job', () => {
     landedHere = line.id;
     keeper.slate.goOnFrom(landedHere);
     place(line);
+    if (made !== undefined) stick.takeInHand(made);
     const { position, note } = line;
     const number = nextNumber - 1;
     send({ id: uuidv7(), kind: 'line.add', lineId: line.id, number, position, source: line.source, label, note });
@@ -342,7 +359,13 @@ export const useJobStore = defineStore('job', () => {
         ? `the scale ${thing.name ?? definitionText(thing as ScaleContent, style.value)}`
         : `the setting-out ${thing.name ?? ''}`,
   });
-  const drawn = useScales({ style, jobId: () => job.value?.id, scope: () => scope(), things });
+  const drawn = useScales({
+    style,
+    jobId: () => job.value?.id,
+    scope: () => scope(),
+    freshScope: () => freshSlate().scope(),
+    things,
+  });
   const { showScaleInHand: _, ...scaleDoor } = drawn;
   const { inner: setOutUses, ...setOutDoor } = useSetOuts({
     things,
@@ -355,6 +378,7 @@ export const useJobStore = defineStore('job', () => {
     style: () => style.value,
     jobId: () => job.value?.id,
     slate: () => keeper.slate,
+    freshSlate,
     lines: () => lines,
     shownSource,
     stored,
@@ -367,8 +391,8 @@ export const useJobStore = defineStore('job', () => {
   const stick = useMarks(jobLines);
   /** An entry that is kept as a mark or posted to it, with the value the mark has now in place of its own name. */
   function withoutItself(name: string, entry: string): string {
-    const mark = stick.marks.value.find((one) => one.name.toLowerCase() === name.toLowerCase());
-    const value = mark?.quantity && exactText(mark.quantity, style.value)?.plain;
+    const mark = freshSlate().scope().mark(name.toLowerCase());
+    const value = mark?.ok === true ? exactText(mark.quantity, style.value)?.plain : undefined;
     return value === undefined ? entry : valueForMark(entry, name, value, style.value);
   }
 

@@ -204,8 +204,8 @@ export function useMarkStory() {
   }
 
   function exactEntryOf(name: string): string | undefined {
-    const mark = store.marks.find((one) => one.name.toLowerCase() === name.toLowerCase());
-    return mark?.quantity && exactText(mark.quantity, job.style())?.plain;
+    const mark = job.freshSlate().scope().mark(name.toLowerCase());
+    return mark?.ok === true ? exactText(mark.quantity, job.style())?.plain : undefined;
   }
 
   /** A posting or base that follows other lines, written as the value it has now. */
@@ -216,7 +216,7 @@ export function useMarkStory() {
       name === undefined
         ? undefined
         : job
-            .slate()
+            .freshSlate()
             .markLines(name)
             .find((one) => one.line.id === lineId);
     if (!line || !made?.amount.ok || made.amount.quantity === undefined) return;

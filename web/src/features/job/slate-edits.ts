@@ -92,14 +92,15 @@ export function useSlateEdits(job: JobLines) {
 
   /** The line has an exact value that can stand where it is used. One of several lines that make a mark has none by itself. */
   function canKeepValue(lineId: string): boolean {
-    return exactEntry(lineId) !== undefined;
+    return exactEntry(lineId, job.slate()) !== undefined;
   }
 
-  function exactEntry(lineId: string): string | undefined {
-    const worked = job.slate().line(lineId);
+  /** @param slate the one that is shown, or the one with every change worked out where the value is written down */
+  function exactEntry(lineId: string, slate = job.freshSlate()): string | undefined {
+    const worked = slate.line(lineId);
     if (!worked?.result.ok || worked.result.outcome.kind !== 'quantity') return undefined;
     const mark = worked.parsed.entry?.assignment?.name;
-    if (mark !== undefined && job.slate().markLines(mark).length > 1) return undefined;
+    if (mark !== undefined && slate.markLines(mark).length > 1) return undefined;
     return exactText(worked.result.outcome.quantity, job.style())?.plain;
   }
 

@@ -62,6 +62,21 @@ describe('the keeper of the slate', () => {
     expect(keeper.slate.lineNumbered(400)?.result).toEqual(anew.lineNumbered(400)?.result);
   });
 
+  it('works out at once what the worker is still at, where a value is to be written down', async () => {
+    const keeper = new SlateKeeper({ decimalComma: false }, () => undefined, workerBeside);
+    keeper.load(heavy);
+    keeper.put(aLine(1, `2'`));
+    keeper.put(aLine(1, `3'`));
+    keeper.catchUp();
+    expect(reading(keeper, 2)).toBe('8 3⁄16″');
+    const anew = new Slate();
+    anew.load([aLine(1, `3'`), ...heavy.slice(1)]);
+    expect(keeper.slate.lineNumbered(400)?.result).toEqual(anew.lineNumbered(400)?.result);
+    // Answers to both changes come still, the older one first.
+    await vi.waitFor(() => expect(reading(keeper, 2)).toBe('8 3⁄16″'));
+    expect(keeper.slate.lineNumbered(400)?.result).toEqual(anew.lineNumbered(400)?.result);
+  });
+
   it('works a long slate out in the worker from the start', async () => {
     const worker = workerBeside();
     const keeper = new SlateKeeper(

@@ -33,6 +33,8 @@ export class SlateKeeper {
   readonly #onChanged: (ids: readonly string[]) => void;
   readonly #makeWorker: () => Recalculator | undefined;
   #worker: Recalculator | undefined;
+  /** Changes that the worker was told and has not answered. */
+  #unanswered = 0;
 
   constructor(
     options: { readonly decimalComma: boolean },
@@ -75,12 +77,20 @@ export class SlateKeeper {
     this.#take(this.#worker.remove(id));
   }
 
+  /** Works out here and now what the worker has not answered yet. Its answers still come, and say the same in the end. */
+  catchUp(): void {
+    if (this.#unanswered > 0) this.slate.recalculateAll();
+  }
+
   /** Results of the worker come in the order of the changes; a line that has gone meanwhile is passed over. */
   #take(results: Promise<WorkedResults>): void {
-    void results.then((worked) => {
-      this.slate.accept(worked);
-      this.#onChanged(worked.map(([id]) => id));
-    });
+    this.#unanswered += 1;
+    void results
+      .then((worked) => {
+        this.slate.accept(worked);
+        this.#onChanged(worked.map(([id]) => id));
+      })
+      .finally(() => (this.#unanswered -= 1));
   }
 
   #handOverIfHeavy(): void {

@@ -6,6 +6,7 @@
 import { computed } from 'vue';
 import { ArrowLeftRight, ArrowRight, FileText, House, X } from 'lucide-vue-next';
 import { describeIssue, readSide, turn, type Quantity, type ReadingStyle, type Side } from '@sprell/core';
+import { forDrawing, type Drawn } from '../../ui/drawn.ts';
 import SizeText from '../../ui/SizeText.vue';
 import type { JobScale } from '../job/job-scales.ts';
 import { ON, OTHER } from './side-words.ts';
@@ -14,17 +15,20 @@ const props = defineProps<{
   scale: JobScale;
   /** The side that what is typed lies on. */
   from: Side;
-  /** What is typed; undefined while that comes to nothing. */
-  quantity: Quantity | undefined;
+  /** What is typed, as it is drawn; undefined while that comes to nothing. */
+  quantity: Drawn<Quantity | undefined>;
+  /** What is typed lies in the entry or at rest, so that the other side can go on the slate. */
+  canLand: boolean;
   style: ReadingStyle;
 }>();
 const emit = defineEmits<{ turnRound: []; away: []; land: [] }>();
 
 const other = computed(() => OTHER[props.from]);
+const typed = computed(() => forDrawing(props.quantity));
 const turned = computed(() =>
-  props.quantity && props.scale.scale ? turn(props.quantity, props.scale.scale, props.from) : undefined,
+  typed.value && props.scale.scale ? turn(typed.value, props.scale.scale, props.from) : undefined,
 );
-const typedText = computed(() => (props.quantity ? readSide(props.quantity, props.from, props.style).text : ''));
+const typedText = computed(() => (typed.value ? readSide(typed.value, props.from, props.style).text : ''));
 const otherText = computed(() =>
   turned.value?.ok === true ? readSide(turned.value.value, other.value, props.style).text : '',
 );
@@ -76,7 +80,7 @@ const problem = computed(() => (turned.value?.ok === false ? describeIssue(turne
       <button
         type="button"
         class="side other"
-        :disabled="otherText === ''"
+        :aria-disabled="otherText === '' || !canLand"
         :title="`Put the size ${ON[other]} on the slate`"
         data-test="other-side"
         @pointerdown.prevent
@@ -170,10 +174,10 @@ header {
   background: var(--chalk-wash);
   cursor: pointer;
 }
-.other:disabled {
+.other[aria-disabled='true'] {
   cursor: default;
 }
-.other:hover:not(:disabled) .figure {
+.other:hover:not([aria-disabled='true']) .figure {
   color: var(--chalk);
 }
 .arrow {

@@ -107,6 +107,7 @@ describe('the screen', () => {
       routes: [{ path: '/:rest(.*)*', component: { template: '<i />' } }],
     });
     const view = mount(SettingOutView, { props: { shape }, global: { plugins: [router] }, attachTo: document.body });
+    await vi.waitFor(() => expect(useJobStore().job).toBeDefined());
     await flushPromises();
     const row = (field: string) => view.get(`[data-field=${field}]`);
     return {

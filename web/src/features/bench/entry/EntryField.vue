@@ -6,6 +6,7 @@ import { X } from 'lucide-vue-next';
 import { describeIssue, type Fix, type Issue, type Reckoned, type ReckonOptions } from '@sprell/core';
 import type * as Mend from '@sprell/core/mend';
 import { afterPaint } from '../../../ui/after-paint.ts';
+import { forDrawing } from '../../../ui/drawn.ts';
 import PlainButton from '../../../ui/PlainButton.vue';
 import SizeText from '../../../ui/SizeText.vue';
 import EntryEditor from './EntryEditor.vue';
@@ -16,6 +17,8 @@ const props = defineProps<{
   label: string;
   /** The entry worked out, undefined while it is empty. */
   reckoned: Reckoned | undefined;
+  /** The same at this moment: what Enter acts on. */
+  now: () => Reckoned | undefined;
   /** What it was worked out in. */
   options: () => ReckonOptions;
   marks: readonly NamedMark[];
@@ -60,26 +63,39 @@ function withFixes(issue: Issue | undefined): Issue | undefined {
 }
 
 // Behind the frame that shows the reading.
-const issue = afterPaint(() => (isHeard.value ? withFixes(found.value) : undefined));
+const lateIssue = afterPaint(() => (isHeard.value ? withFixes(found.value) : undefined));
+const issue = computed(() => forDrawing(lateIssue.value));
 const fixes = computed<readonly Fix[]>(() => issue.value?.fixes ?? []);
 const NONE: readonly Mend.Alternative[] = [];
-const alternatives = afterPaint(() =>
+const lateAlternatives = afterPaint(() =>
   isHeard.value && found.value === undefined && props.reckoned
     ? (mend.value?.otherReadings(props.reckoned, props.options()) ?? NONE)
     : NONE,
 );
+const alternatives = computed(() => forDrawing(lateAlternatives.value));
 // What comes beneath the entry pushes it up.
 watch([issue, alternatives], () => editor.value?.moved(), { flush: 'post' });
 const ghost = computed(() => props.reckoned?.parsed.ghost ?? '');
 const wrong = computed(() => issue.value && { start: issue.value.start, end: issue.value.end });
 
 function enter(): void {
-  if (props.reckoned?.issue) insisted.value = true;
-  else if (props.reckoned) emit('land');
+  const now = props.now();
+  if (now?.issue) insisted.value = true;
+  else if (now) emit('land');
 }
 
-function apply(entry: string): void {
-  model.value = entry;
+/**
+ * Takes what a button offered. It was made for the entry as it stood; where that was written on meanwhile, it is found again
+ * by what it says, and nothing is written where it does not apply any more.
+ */
+function take(label: string): void {
+  const now = props.now();
+  if (now === undefined || mend.value === undefined) return;
+  const offers = now.issue
+    ? (mend.value.mended(now, props.options())?.fixes ?? [])
+    : mend.value.otherReadings(now, props.options());
+  const offer = offers.find((one) => one.label === label);
+  if (offer !== undefined) model.value = offer.entry;
   editor.value?.focus();
 }
 
@@ -131,7 +147,7 @@ defineExpose({ focus: () => editor.value?.focus(), take: () => editor.value?.tak
     <div v-if="issue" :id="messageId" class="message" role="alert">
       <p>{{ describeIssue(issue) }}</p>
       <div v-if="fixes.length > 0" class="fixes">
-        <PlainButton v-for="(fix, n) in fixes" :key="n" @pointerdown.prevent @click="apply(fix.entry)"
+        <PlainButton v-for="(fix, n) in fixes" :key="n" @pointerdown.prevent @click="take(fix.label)"
           ><SizeText :text="fix.label"
         /></PlainButton>
       </div>
@@ -144,7 +160,7 @@ defineExpose({ focus: () => editor.value?.focus(), take: () => editor.value?.tak
         :key="other.entry"
         :title="other.taken"
         @pointerdown.prevent
-        @click="apply(other.entry)"
+        @click="take(other.label)"
         ><SizeText :text="other.label"
       /></PlainButton>
     </div>

@@ -24,6 +24,7 @@ function anEntry(first = '', more: object = {}) {
       label: 'Entry',
       modelValue: text.value,
       reckoned: reckoned(first),
+      now: () => reckoned(text.value),
       options: () => ({}),
       marks: [{ name: 'rail', reading: '4′' }],
       hasLast: true,
@@ -120,9 +121,9 @@ describe('the entry', () => {
     await press('Enter');
     expect(field.get('[role=alert]').text()).toContain('no mark called “ra”');
     await type(`5' + rakes`);
-    expect(field.get('[role=alert]').text()).toContain('no mark called rakes');
+    expect(field.get('[role=alert]').text()).toContain('no mark called “rakes”');
     await type(`ra + 5'`);
-    expect(field.get('[role=alert]').text()).toContain('no mark called ra');
+    expect(field.get('[role=alert]').text()).toContain('no mark called “ra”');
   });
 
   it('lands an entry whose brackets are closed for it', async () => {

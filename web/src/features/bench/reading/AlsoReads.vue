@@ -10,14 +10,23 @@ import {
   unitById,
   type LengthStyle,
   type Quantity,
+  type Reading,
   type ReadingForm,
   type ReadingStyle,
   type UnitId,
 } from '@sprell/core';
+import { forDrawing, type Drawn } from '../../../ui/drawn.ts';
 import SizeText from '../../../ui/SizeText.vue';
 import { LENGTH_NAMES } from './reading-change.ts';
 
-const props = defineProps<{ quantity: Quantity; /** Text of the main reading. */ main: string; style: ReadingStyle }>();
+const props = defineProps<{
+  quantity: Drawn<Quantity>;
+  /** The quantity at this moment: what is copied. */
+  now: () => Quantity | undefined;
+  /** Text of the main reading. */
+  main: string;
+  style: ReadingStyle;
+}>();
 const emit = defineEmits<{
   /** Make this the main unit of lengths. */
   lead: [length: LengthStyle];
@@ -29,6 +38,8 @@ interface Other {
   readonly name: string;
   readonly text: string;
   readonly plain: string;
+  /** How any quantity reads so. */
+  readonly read: (quantity: Quantity) => Reading;
   /** Makes it the main reading. */
   readonly lead: () => void;
 }
@@ -48,24 +59,33 @@ function wordsOf({ units = [] }: ReadingForm): string {
   return units.map(({ unit, power: n }) => `${unitById(unit as UnitId).words[0]}${n === 1 ? '' : n}`).join(' ');
 }
 
+function other(name: string, quantity: Quantity, read: Other['read'], lead: Other['lead']): Other {
+  const { text, plain } = read(quantity);
+  return { name, text, plain, read, lead };
+}
+
 const others = computed<readonly Other[]>(() => {
-  const { quantity, style } = props;
+  const { style } = props;
+  const quantity = forDrawing(props.quantity);
   const kind = kindOf(quantity.dimension);
   const found: readonly Other[] =
     kind === 'length'
-      ? LENGTHS.map((length) => {
-          const { text, plain } = readQuantity(quantity, { ...style, length });
-          return { name: LENGTH_NAMES[length], text, plain, lead: () => emit('lead', length) };
-        })
-      : (UNITS_BY_KIND[kind] ?? []).map((form) => {
-          const { text, plain } = readQuantity(quantity, style, form);
-          return {
-            name: ABOUT_UNITS[form.units?.[0]?.unit as UnitId].split(',')[0] as string,
-            text,
-            plain,
-            lead: () => emit('readAs', `to ${wordsOf(form)}`),
-          };
-        });
+      ? LENGTHS.map((length) =>
+          other(
+            LENGTH_NAMES[length],
+            quantity,
+            (one) => readQuantity(one, { ...style, length }),
+            () => emit('lead', length),
+          ),
+        )
+      : (UNITS_BY_KIND[kind] ?? []).map((form) =>
+          other(
+            ABOUT_UNITS[form.units?.[0]?.unit as UnitId].split(',')[0] as string,
+            quantity,
+            (one) => readQuantity(one, style, form),
+            () => emit('readAs', `to ${wordsOf(form)}`),
+          ),
+        );
   // Under a foot, feet and inches read as inches do.
   const texts = found.map(({ text }) => text);
   return found.filter(({ text }, at) => text !== props.main && texts.indexOf(text) === at);
@@ -73,7 +93,11 @@ const others = computed<readonly Other[]>(() => {
 
 const clipboard = useClipboard({ legacy: true });
 const copied = ref<string>();
-async function copy({ plain }: Other): Promise<void> {
+async function copy({ read }: Other): Promise<void> {
+  const now = props.now();
+  // Of another kind by now, it does not read so.
+  if (now?.dimension !== forDrawing(props.quantity).dimension) return;
+  const { plain } = read(now);
   await clipboard.copy(plain);
   copied.value = plain;
 }

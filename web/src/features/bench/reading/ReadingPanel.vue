@@ -10,6 +10,7 @@ import {
   labelColon,
   readQuantity,
   type LengthStyle,
+  type Quantity,
   type Reckoned,
   type ReadingStyle,
   type WholeTimes,
@@ -17,6 +18,7 @@ import {
 import PlainButton from '../../../ui/PlainButton.vue';
 import SizeText from '../../../ui/SizeText.vue';
 import { afterPaint } from '../../../ui/after-paint.ts';
+import { drawn, forDrawing } from '../../../ui/drawn.ts';
 import { useComfort } from '../../comfort/comfort.store.ts';
 import type { ReadingChange } from '../../job/job-reading.ts';
 import ReadingChoices from './ReadingChoices.vue';
@@ -39,6 +41,8 @@ const props = defineProps<{
   line: string | undefined;
   /** A quotient of two sizes as whole times and what is left over. */
   whole: WholeTimes | undefined;
+  /** What is shown, at this moment: what is copied. */
+  now: () => Reckoned | undefined;
 }>();
 const emit = defineEmits<{
   /** Put this in the entry. */
@@ -85,7 +89,7 @@ const exact = computed(() =>
 const leftOver = computed(() => props.whole && readQuantity(props.whole.left, props.style));
 
 /** What stands around the reading follows it by a frame, so that the reading itself waits for nothing. */
-const around = afterPaint(
+const lateAround = afterPaint(
   () =>
     quantity.value && reading.value && text.value !== undefined
       ? {
@@ -103,17 +107,19 @@ const around = afterPaint(
       : undefined,
   { firstAtOnce: true },
 );
+const around = computed(() => forDrawing(lateAround.value));
 type Around = NonNullable<typeof around.value>;
 /** While an entry is unfinished it stands out of sight in its room: nothing moves, and nothing has to be made anew. */
 const late = computed<Around | undefined>((before) => around.value ?? (shown.value === undefined ? undefined : before));
 /** What has a tape and other units; a bare number has neither, and what was there waits out of sight for its unit. */
 const measured = computed<Around | undefined>((before) => (late.value?.isBareNumber === true ? before : late.value));
-const beside = afterPaint(() => ({
+const lateBeside = afterPaint(() => ({
   readBack: readBack.value,
   problem: props.reckoned === undefined ? problem.value : undefined,
   whole: props.whole,
   leftOver: leftOver.value,
 }));
+const beside = computed(() => forDrawing(lateBeside.value));
 
 /** What a screen reader is told: once typing rests, and not at every key. */
 const spoken = ref('');
@@ -128,10 +134,16 @@ const clipboard = useClipboard({ legacy: true });
 const copied = ref<'shown' | 'exact'>();
 watch(text, () => (copied.value = undefined));
 async function copy(what: 'shown' | 'exact'): Promise<void> {
-  const plain = what === 'exact' ? exactForm.value?.plain : reading.value?.plain;
+  const now = props.now();
+  if (now?.outcome?.kind !== 'quantity') return;
+  const plain = what === 'exact' ? exactText(now.outcome.quantity, props.style)?.plain : now.reading?.plain;
   if (plain === undefined) return;
   await clipboard.copy(plain);
   copied.value = what;
+}
+function quantityNow(): Quantity | undefined {
+  const outcome = props.now()?.outcome;
+  return outcome?.kind === 'quantity' ? outcome.quantity : undefined;
 }
 const lead = (length: LengthStyle) => emit('change', { length });
 </script>
@@ -190,7 +202,7 @@ const lead = (length: LengthStyle) => emit('change', { length });
     <p v-if="beside.problem" class="problem">{{ beside.problem }}</p>
     <p v-if="beside.whole && beside.leftOver" class="whole" data-test="whole">
       <span>{{ beside.whole.times }} times, <SizeText :text="beside.leftOver.text" /> left over</span>
-      <PlainButton v-if="beside.leftOver.steps" @click="beside.whole && emit('use', beside.whole.leftEntry)"
+      <PlainButton v-if="beside.leftOver.steps" @click="whole && emit('use', whole.leftEntry)"
         >Use what is left</PlainButton
       >
     </p>
@@ -204,7 +216,8 @@ const lead = (length: LengthStyle) => emit('change', { length });
     <AlsoReads
       v-if="measured && comfort.showAlsoReads"
       class="also"
-      :quantity="measured.quantity"
+      :quantity="drawn(measured.quantity)"
+      :now="quantityNow"
       :main="measured.text"
       :style="measured.style"
       @lead="lead"

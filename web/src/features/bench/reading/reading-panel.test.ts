@@ -1,4 +1,4 @@
-import { flushPromises, mount } from '@vue/test-utils';
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils';
 import { DEFAULT_STYLE, EMPTY_SCOPE, parse, reckon, wholeTimes, type ReadingStyle } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
@@ -19,7 +19,7 @@ async function aReading(
   { style = DEFAULT_STYLE, ...more }: { style?: ReadingStyle; [more: string]: unknown } = {},
 ) {
   const { entry: tree } = parse(entry);
-  const panel = mount(ReadingPanel, {
+  const panel: VueWrapper<InstanceType<typeof ReadingPanel>> = mount(ReadingPanel, {
     props: {
       reckoned: reckon(entry, { style }),
       resting: undefined,
@@ -27,6 +27,7 @@ async function aReading(
       change: {},
       style,
       whole: tree && wholeTimes(tree, EMPTY_SCOPE),
+      now: () => panel.props().reckoned ?? panel.props().resting,
       ...more,
     },
   });

@@ -98,6 +98,7 @@ watch(
         v-model="draft"
         :label="`Line ${row.line.number}`"
         :reckoned
+        :now="() => reckoned"
         :options="draftOptions"
         :marks
         :has-last="false"

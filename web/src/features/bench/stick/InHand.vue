@@ -1,46 +1,33 @@
 <script setup lang="ts">
 /** The mark in hand: what it holds, and one touch each to add the reading on to it or knock it off. */
-import { computed, ref, watch } from 'vue';
-import { kindOf } from '@sprell/core';
+import { computed } from 'vue';
+import { forDrawing, type Drawn } from '../../../ui/drawn.ts';
 import SizeText from '../../../ui/SizeText.vue';
 import type { JobMark } from '../../job/job-marks.ts';
-import type { Amount } from './amount.ts';
+import type { Amount, Refusal } from './amount.ts';
 
 const props = defineProps<{
   mark: JobMark;
-  /** What would be posted; undefined while there is nothing. */
-  amount: Amount | undefined;
+  /** What would be posted, as it is drawn; undefined while there is nothing. */
+  amount: Drawn<Amount | undefined>;
+  /** The sign that was touched although the kinds do not add up. */
+  refusal: Refusal | undefined;
 }>();
 const emit = defineEmits<{
-  post: [operator: 'add' | 'subtract', entry: string];
-  /** Keep the amount as a new mark instead. */
+  /** Post what is in hand. */
+  post: [operator: 'add' | 'subtract'];
+  /** Post it as a size after all. */
+  postAs: [unit: string];
+  /** Store the amount as a new mark instead. */
   keepNew: [];
 }>();
 
-/** The sign that was touched although the kinds do not add up. */
-const refused = ref<'add' | 'subtract'>();
-watch(
-  () => [props.mark.name, props.amount?.entry],
-  () => (refused.value = undefined),
-);
-
-const kinds = computed(() => {
-  if (props.amount === undefined || props.mark.quantity === undefined) return undefined;
-  const [one, other] = [props.mark.quantity.dimension, props.amount.quantity.dimension].map(kindOf);
-  return props.mark.quantity.dimension === props.amount.quantity.dimension ? undefined : ([one, other] as const);
-});
+const shown = computed(() => forDrawing(props.amount));
+const isIdle = computed(() => shown.value === undefined || props.mark.problem !== undefined);
 /** A plain number may have been meant as a size. */
-const units = computed(() => (kinds.value?.[0] === 'length' && kinds.value[1] === 'number' ? ['"', "'", ' mm'] : []));
-
-function post(operator: 'add' | 'subtract'): void {
-  if (props.amount === undefined || props.mark.problem !== undefined) return;
-  if (kinds.value) refused.value = operator;
-  else emit('post', operator, props.amount.entry);
-}
-defineExpose({ post });
-function postAs(unit: string): void {
-  if (props.amount && refused.value) emit('post', refused.value, `(${props.amount.entry})${unit}`);
-}
+const units = computed(() =>
+  props.refusal?.kinds[0] === 'length' && props.refusal.kinds[1] === 'number' ? ['"', "'", ' mm'] : [],
+);
 </script>
 
 <template>
@@ -48,14 +35,14 @@ function postAs(unit: string): void {
     <button
       type="button"
       class="sign off"
-      :disabled="!amount || mark.problem !== undefined"
-      :aria-label="`Knock ${amount?.reading ?? 'it'} off ${mark.name}`"
+      :aria-disabled="isIdle"
+      :aria-label="`Knock ${shown?.reading ?? 'it'} off ${mark.name}`"
       title="Knock the reading off"
       data-test="knock-off"
       @pointerdown.prevent
-      @click="post('subtract')"
+      @click="emit('post', 'subtract')"
     >
-      <span class="glyph">−</span><SizeText v-if="amount" class="size" :text="amount.reading" />
+      <span class="glyph">−</span><SizeText v-if="shown" class="size" :text="shown.reading" />
     </button>
     <RouterLink class="held" to="/stick" :title="mark.problem ?? `How ${mark.name} came to this`" data-test="held">
       <span class="name">{{ mark.name }}</span> <SizeText class="value" :text="mark.reading" />
@@ -63,20 +50,27 @@ function postAs(unit: string): void {
     <button
       type="button"
       class="sign on"
-      :disabled="!amount || mark.problem !== undefined"
-      :aria-label="`Add ${amount?.reading ?? 'it'} on to ${mark.name}`"
+      :aria-disabled="isIdle"
+      :aria-label="`Add ${shown?.reading ?? 'it'} on to ${mark.name}`"
       title="Add the reading on"
       data-test="add-on"
       @pointerdown.prevent
-      @click="post('add')"
+      @click="emit('post', 'add')"
     >
-      <span class="glyph">+</span><SizeText v-if="amount" class="size" :text="amount.reading" />
+      <span class="glyph">+</span><SizeText v-if="shown" class="size" :text="shown.reading" />
     </button>
-    <p v-if="refused && kinds" class="refused" role="alert">
-      {{ mark.name }} is a {{ kinds[0] }}, and this {{ kinds[1] === 'number' ? 'a plain number' : `is ${kinds[1]}` }}:
-      they do not add up.
-      <button v-for="unit in units" :key="unit" type="button" class="fix" data-test="post-fix" @click="postAs(unit)">
-        {{ amount?.reading }}{{ unit.replace('"', '″').replace("'", '′') }}
+    <p v-if="refusal" class="refused" role="alert">
+      {{ mark.name }} is a {{ refusal.kinds[0] }}, and this
+      {{ refusal.kinds[1] === 'number' ? 'is a plain number' : `is ${refusal.kinds[1]}` }}: they do not add up.
+      <button
+        v-for="unit in units"
+        :key="unit"
+        type="button"
+        class="fix"
+        data-test="post-fix"
+        @click="emit('postAs', unit)"
+      >
+        {{ refusal.reading }}{{ unit.replace('"', '″').replace("'", '′') }}
       </button>
       <button type="button" class="fix" data-test="post-new" @click="emit('keepNew')">Keep it as a new mark</button>
     </p>
@@ -131,12 +125,12 @@ function postAs(unit: string): void {
   cursor: pointer;
   overflow: hidden;
 }
-.sign:disabled {
+.sign[aria-disabled='true'] {
   color: var(--ink-soft);
   background: none;
   cursor: default;
 }
-.sign:hover:not(:disabled) {
+.sign:hover:not([aria-disabled='true']) {
   color: var(--chalk);
 }
 .off {

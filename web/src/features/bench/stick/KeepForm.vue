@@ -2,6 +2,7 @@
 /** Keeps a result under a name: one touch asks, the next one names. A name that is there already is written over. */
 import { computed, nextTick, ref } from 'vue';
 import { freeNames, nameFromLabel, nameIssue } from '@sprell/core';
+import { forDrawing, type Drawn } from '../../../ui/drawn.ts';
 import SizeText from '../../../ui/SizeText.vue';
 import IssueText from '../../field/IssueText.vue';
 import type { JobMark } from '../../job/job-marks.ts';
@@ -9,11 +10,14 @@ import type { Amount } from './amount.ts';
 
 const props = defineProps<{
   marks: readonly JobMark[];
-  /** What would be kept; undefined while there is nothing. */
-  amount: Amount | undefined;
+  /** What would be kept, as it is drawn; undefined while there is nothing. */
+  amount: Drawn<Amount | undefined>;
+  /** Whether there is something to keep now. */
+  canKeep: () => boolean;
 }>();
 const emit = defineEmits<{ keep: [name: string] }>();
 
+const shown = computed(() => forDrawing(props.amount));
 const isNaming = ref(false);
 const typed = ref('');
 const field = ref<HTMLInputElement>();
@@ -22,7 +26,7 @@ const SUGGESTED = 3;
 const names = computed(() => props.marks.map(({ name }) => name));
 /** What the line is called, as a name, and letters that are free. */
 const suggested = computed(() => {
-  const label = props.amount?.label;
+  const label = shown.value?.label;
   const named = label === undefined ? undefined : nameFromLabel(label, names.value);
   return [...(named === undefined ? [] : [named]), ...freeNames(names.value, SUGGESTED)].slice(0, SUGGESTED);
 });
@@ -33,7 +37,7 @@ const old = computed(() => props.marks.find((mark) => mark.name.toLowerCase() ==
 
 /** By key: the name is typed next. */
 async function ask(): Promise<void> {
-  if (props.amount === undefined) return;
+  if (!props.canKeep()) return;
   isNaming.value = true;
   await nextTick();
   field.value?.focus();
@@ -42,7 +46,7 @@ defineExpose({ ask });
 
 function keep(chosen: string): void {
   // The entry may have been written on since the name was asked for.
-  if (chosen === '' || nameIssue(chosen) !== undefined || props.amount === undefined) return;
+  if (chosen === '' || nameIssue(chosen) !== undefined || !props.canKeep()) return;
   isNaming.value = false;
   typed.value = '';
   emit('keep', chosen);
@@ -54,11 +58,11 @@ function keep(chosen: string): void {
     <button
       type="button"
       class="button ask"
-      :disabled="amount === undefined"
+      :aria-disabled="shown === undefined"
       :aria-expanded="isNaming"
       data-test="keep"
       @pointerdown.prevent
-      @click="isNaming = !isNaming"
+      @click="isNaming = !isNaming && canKeep()"
     >
       keep
     </button>
@@ -69,7 +73,7 @@ function keep(chosen: string): void {
         type="button"
         class="button name"
         :class="{ long: one.length > 3 }"
-        :disabled="amount === undefined"
+        :aria-disabled="shown === undefined"
         :aria-label="`Keep as ${one}`"
         data-test="keep-as"
         @pointerdown.prevent
@@ -90,10 +94,10 @@ function keep(chosen: string): void {
       <p v-if="issue" class="problem" role="alert">
         <IssueText :issue @mend="(fix) => (typed = fix.entry)" />
       </p>
-      <p v-else-if="old && amount" class="over" role="status">
+      <p v-else-if="old && shown" class="over" role="status">
         {{ old.name }} is <SizeText :text="old.reading" /> now.
         <button type="submit" class="button" data-test="keep-over">
-          Write over it: <SizeText :text="amount.reading" />
+          Write over it: <SizeText :text="shown.reading" />
         </button>
       </p>
     </form>
@@ -114,7 +118,7 @@ function keep(chosen: string): void {
 .ask {
   width: 100%;
 }
-.button:disabled {
+.button[aria-disabled='true'] {
   border-color: var(--groove);
   color: var(--ink-soft);
   background: none;

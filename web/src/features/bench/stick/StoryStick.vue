@@ -4,7 +4,8 @@ import { computed, ref } from 'vue';
 import { ArrowDownWideNarrow, Columns3, Maximize2 } from 'lucide-vue-next';
 import type { ReadingStyle } from '@sprell/core';
 import type { JobMark } from '../../job/job-marks.ts';
-import type { Amount } from './amount.ts';
+import type { Drawn } from '../../../ui/drawn.ts';
+import type { Amount, Refusal } from './amount.ts';
 import InHand from './InHand.vue';
 import KeepForm from './KeepForm.vue';
 import { MARK_ORDERS, type MarkOrder } from './mark-order.ts';
@@ -16,23 +17,26 @@ defineProps<{
   /** Names of marks that the entry uses, in lower case. */
   used: ReadonlySet<string>;
   inHand: JobMark | undefined;
-  /** What would be kept, added on or knocked off: undefined where there is nothing, or it keeps itself already. */
-  amount: Amount | undefined;
+  /** What would be kept, added on or knocked off, as it is drawn: undefined where there is nothing, or it keeps itself already. */
+  amount: Drawn<Amount | undefined>;
+  /** Whether there is something to keep now. */
+  canKeep: () => boolean;
+  /** Why the last sign that was touched posted nothing. */
+  refusal: Refusal | undefined;
 }>();
 const emit = defineEmits<{
   use: [name: string];
   hold: [name: string];
   keep: [name: string];
-  post: [operator: 'add' | 'subtract', entry: string];
+  post: [operator: 'add' | 'subtract'];
+  postAs: [unit: string];
   keepNew: [];
 }>();
 
 const keepForm = ref<InstanceType<typeof KeepForm>>();
-const hand = ref<InstanceType<typeof InHand>>();
 defineExpose({
   /** Asks for the name to keep the amount by. */
   ask: () => keepForm.value?.ask(),
-  post: (operator: 'add' | 'subtract') => hand.value?.post(operator),
 });
 
 const order = defineModel<MarkOrder>('order', { required: true });
@@ -48,14 +52,15 @@ function nextOrder(): void {
 
 <template>
   <section class="stick" :class="{ out: laidOut }" aria-label="Story stick">
-    <KeepForm ref="keepForm" class="keep" :marks :amount @keep="(name) => emit('keep', name)" />
+    <KeepForm ref="keepForm" class="keep" :marks :amount :can-keep @keep="(name) => emit('keep', name)" />
     <InHand
       v-if="inHand"
-      ref="hand"
       class="hand"
       :mark="inHand"
       :amount
-      @post="(operator, entry) => emit('post', operator, entry)"
+      :refusal
+      @post="(operator) => emit('post', operator)"
+      @post-as="(unit) => emit('postAs', unit)"
       @keep-new="emit('keepNew')"
     />
     <slot v-if="laidOut" />

@@ -1,4 +1,4 @@
-import type { Quantity } from '@sprell/core';
+import type { Kind, Quantity } from '@sprell/core';
 
 /** What can be kept or posted: the entry in hand, or the last result. */
 export interface Amount {
@@ -8,4 +8,12 @@ export interface Amount {
   readonly label: string | undefined;
   readonly reading: string;
   readonly quantity: Quantity;
+}
+
+/** Why an amount was not posted: its kind and that of the mark do not add up. */
+export interface Refusal {
+  readonly operator: 'add' | 'subtract';
+  readonly mark: string;
+  readonly kinds: readonly [mark: Kind, amount: Kind];
+  readonly reading: string;
 }

@@ -4,7 +4,8 @@ import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { nextTick } from 'vue';
 import type { JobMark } from '../../job/job-marks.ts';
-import type { Amount } from './amount.ts';
+import { drawn } from '../../../ui/drawn.ts';
+import type { Amount, Refusal } from './amount.ts';
 import { ordered } from './mark-order.ts';
 import LaidOut from './LaidOut.vue';
 import { useStickLook, type StickLook } from './stick-look.ts';
@@ -38,16 +39,27 @@ const anAmount = (entry: string, label?: string): Amount => ({
 });
 const squeezed = (text: string) => text.replace(/\s+/g, ' ').trim();
 
-function aStick(more: { marks?: readonly JobMark[]; inHand?: JobMark; amount?: Amount | undefined } = {}) {
+interface StickParts {
+  readonly marks?: readonly JobMark[];
+  readonly inHand?: JobMark;
+  readonly amount?: Amount | undefined;
+  readonly canKeep?: () => boolean;
+  readonly refusal?: Refusal;
+}
+
+function aStick(more: StickParts = {}) {
   const marks = more.marks ?? [aMark('A', `4'`), aMark('long', `9' 2"`), aMark('floor', '20 sq ft')];
   const look = useStickLook();
+  const amount = drawn('amount' in more ? more.amount : anAmount(`2"`));
   const stick = mount(StoryStick, {
     props: {
       marks,
       style: DEFAULT_STYLE,
       used: new Set(['a']),
       inHand: more.inHand ?? marks[0],
-      amount: 'amount' in more ? more.amount : anAmount(`2"`),
+      amount,
+      canKeep: more.canKeep ?? (() => true),
+      refusal: more.refusal,
       ...look,
       'onUpdate:order': (order) => show({ order }),
       'onUpdate:gaps': (gaps) => show({ gaps }),
@@ -160,9 +172,11 @@ describe('keeping', () => {
   });
 
   it('keeps nothing that has become wrong since the name was asked for', async () => {
-    const stick = aStick();
+    let canKeep = true;
+    const stick = aStick({ canKeep: () => canKeep });
     await stick.get('[data-test=keep]').trigger('click');
-    await stick.setProps({ amount: undefined });
+    // What is drawn is as it was: what is asked is whether there is something now.
+    canKeep = false;
     await stick.get('[data-test=keep-as]').trigger('click');
     await stick.get('input').setValue('sill');
     await stick.get('form').trigger('submit');
@@ -171,40 +185,37 @@ describe('keeping', () => {
 });
 
 describe('the mark in hand', () => {
-  it('takes the reading on and off at one touch each, again and again', async () => {
+  it('says what was touched, and leaves the amount to what is in hand by then', async () => {
     const stick = aStick();
     expect(squeezed(stick.get('[data-test=held]').text())).toBe('A 4′');
     expect(stick.get('[data-test=add-on]').attributes('aria-label')).toBe('Add 2″ on to A');
     await stick.get('[data-test=add-on]').trigger('click');
     await stick.get('[data-test=add-on]').trigger('click');
     await stick.get('[data-test=knock-off]').trigger('click');
-    expect(stick.emitted('post')).toEqual([
-      ['add', '2"'],
-      ['add', '2"'],
-      ['subtract', '2"'],
-    ]);
+    expect(stick.emitted('post')).toEqual([['add'], ['add'], ['subtract']]);
   });
 
   it('says so when kinds do not add up, and offers the unit that was left out or a new mark', async () => {
-    const stick = aStick({ amount: anAmount('4') });
-    await stick.get('[data-test=add-on]').trigger('click');
-    expect(stick.emitted('post')).toBeUndefined();
-    expect(squeezed(stick.get('.refused').text())).toContain('A is a length, and this a plain number');
+    const refusal: Refusal = { operator: 'add', mark: 'A', kinds: ['length', 'number'], reading: '4' };
+    const stick = aStick({ amount: anAmount('4'), refusal });
+    expect(squeezed(stick.get('.refused').text())).toContain('A is a length, and this is a plain number');
     await stick.get('[data-test=post-fix]').trigger('click');
-    expect(stick.emitted('post')).toEqual([['add', '(4)"']]);
-    await stick.setProps({ amount: anAmount('3 sq ft') });
-    expect(stick.find('.refused').exists()).toBe(false);
-    await stick.get('[data-test=knock-off]').trigger('click');
+    expect(stick.emitted('postAs')).toEqual([['"']]);
+    await stick.setProps({ refusal: { ...refusal, kinds: ['length', 'area'], reading: '3 sq ft' } });
     expect(stick.findAll('[data-test=post-fix]')).toHaveLength(0);
     await stick.get('[data-test=post-new]').trigger('click');
     expect(stick.emitted('keepNew')).toHaveLength(1);
   });
 
-  it('waits while there is nothing to post, and while the mark itself is in error', async () => {
+  it('looks idle while there is nothing to post, and while the mark itself is in error, and can be touched all the same', async () => {
     const wrong: JobMark = { ...aMark('B', `1'`), quantity: undefined, problem: 'Mend it.', reading: 'needs mending' };
     const stick = aStick({ marks: [wrong], inHand: wrong });
-    expect(stick.get('[data-test=add-on]').attributes('disabled')).toBeDefined();
-    await stick.setProps({ inHand: aMark('B', `1'`), amount: undefined });
-    expect(stick.get('[data-test=knock-off]').attributes('disabled')).toBeDefined();
+    expect(stick.get('[data-test=add-on]').attributes('aria-disabled')).toBe('true');
+    await stick.setProps({ inHand: aMark('B', `1'`), amount: drawn<Amount | undefined>(undefined) });
+    const off = stick.get('[data-test=knock-off]');
+    expect(off.attributes('aria-disabled')).toBe('true');
+    // What was typed a moment ago is not drawn yet; the touch counts.
+    await off.trigger('click');
+    expect(stick.emitted('post')).toEqual([['subtract']]);
   });
 });
