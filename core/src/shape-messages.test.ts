@@ -5,7 +5,7 @@ import { ISSUE_CODES, describeIssue } from './messages.ts';
 import { describeShapeIssue, SHAPE_ISSUE_CODES } from './shape-messages.ts';
 
 /** Facts that sentences need, made up. */
-const FACTS = { field: 'Rise', kind: 'area', wanted: 'a length', limit: '60', sheets: '99' };
+const FACTS = { field: 'Rise', kind: 'area', wanted: 'a length', limit: '60', sheets: '99', number: '6' };
 
 describe('an issue of a shape', () => {
   it.each([...SHAPE_ISSUE_CODES])('%s has a sentence with nothing left open', (code) => {

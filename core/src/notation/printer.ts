@@ -149,7 +149,7 @@ function standsOnLeft(expr: Expr, operator: keyof typeof BINARY_OPERATORS): bool
   const isSum = BINARY_OPERATORS[operator].level === LEVEL.sum;
   return isSum
     ? BINARY_OPERATORS[expr.operator].level === LEVEL.sum
-    : operator === 'multiply' && expr.operator === 'multiply';
+    : operator === 'multiply' && plainOperator(expr) === 'multiply';
 }
 
 function standsOnRight(expr: Expr, level: number): boolean {

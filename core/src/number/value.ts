@@ -43,6 +43,7 @@ import {
   rationalToNumber,
   signOfRational,
   subtractRational,
+  ZERO,
   type Rational,
 } from './rational.ts';
 import { roundProduct, roundRational, takesOuter, type RoundedWhole, type RoundingDirection } from './rounding.ts';
@@ -84,6 +85,8 @@ export function subtractValue(a: Value, b: Value): Value {
 
 export function multiplyValue(a: Value, b: Value): Value {
   if (a.kind === 'rational' && b.kind === 'rational') return multiplyRational(a, b);
+  // Nothing, exactly, so often as something is nothing exactly.
+  if ((a.kind === 'rational' && a.num === 0) || (b.kind === 'rational' && b.num === 0)) return ZERO;
   if (isExact(a) && isExact(b)) {
     const product = multiplyExact(a, b);
     if (product) return product;

@@ -102,9 +102,14 @@ export const ARC: Solver = {
       gives: 'angle',
       from: ['chord', 'arc'],
       ...ANGLE_FOUND,
-      search: (known) => byChord(known('chord'), known('arc')),
+      search: (known: (field: string) => Value) => byChord(known('chord'), known('arc')),
     },
-    { gives: 'angle', from: ['rise', 'arc'], ...ANGLE_FOUND, search: (known) => byRise(known('rise'), known('arc')) },
+    {
+      gives: 'angle',
+      from: ['rise', 'arc'],
+      ...ANGLE_FOUND,
+      search: (known: (field: string) => Value) => byRise(known('rise'), known('arc')),
+    },
     { gives: 'sector', from: ['radius', 'arc'], entry: '{radius} * {arc} / 2' },
     {
       gives: 'segment',
@@ -116,6 +121,7 @@ export const ARC: Solver = {
     { from: ['chord', 'radius'], entry: '{chord} <= 2 * {radius}', code: 'arc.chord' },
     { from: ['rise', 'radius'], entry: '{rise} <= 2 * {radius}', code: 'arc.rise' },
     { from: ['angle'], entry: '{angle} <= 360°', code: 'arc.turn' },
+    { from: ['chord', 'angle'], entry: '{angle} < 360°', code: 'arc.full' },
   ],
   draw: ({ chord, rise, radius, angle: turn }) => {
     if (chord === undefined || rise === undefined || radius === undefined || turn === undefined) return undefined;

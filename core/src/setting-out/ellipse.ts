@@ -10,9 +10,10 @@ import {
 } from '../number/approximation.ts';
 import { PI } from '../number/radical.ts';
 import { makeRational } from '../number/rational.ts';
-import { approximate, type Value } from '../number/value.ts';
+import { approximate, valueToNumber, type Value } from '../number/value.ts';
 import { LENGTH } from '../units/dimension.ts';
 import { path, size } from './figure.ts';
+import { bisect, refineRoot } from './root-search.ts';
 import type { Solver } from './solver.ts';
 
 const HALF = approximateRational(makeRational(1, 2));
@@ -44,6 +45,29 @@ export function aroundEllipse(long: Value, short: Value): Approximation {
   }
   const pi = approximate(PI);
   return multiplyApproximate(multiplyApproximate(addApproximate(pi, pi), invertApproximate(a)), minus(squared, taken));
+}
+
+/**
+ * The long axis L from the area and the string s: with k = 4 area / π the short axis is k/L, and pins = s − L, so that
+ * 2sL³ − s²L² = k². Over s/2 the left side only grows.
+ */
+function byString(area: Value, string: Value) {
+  const s = approximate(string);
+  const k = multiplyApproximate(
+    multiplyApproximate(approximate(area), approximateRational(makeRational(4))),
+    invertApproximate(approximate(PI)),
+  );
+  const [length, product] = [valueToNumber(string), valueToNumber(k)];
+  const over = (x: number) => 2 * length * x ** 3 - length ** 2 * x ** 2 - product ** 2;
+  // A long axis as long as the string is the longest there is.
+  if (over(length) <= 0) return [];
+  const times = (n: number, a: Approximation) => multiplyApproximate(approximateRational(makeRational(n)), a);
+  const root = refineRoot(
+    (x) => minus(multiplyApproximate(square(x), minus(multiplyApproximate(times(2, s), x), square(s))), square(k)),
+    (x) => multiplyApproximate(multiplyApproximate(times(2, s), x), minus(times(3, x), s)),
+    bisect(over, length / 2, length),
+  );
+  return [{ title: '', root }];
 }
 
 /** Corners of the outline: of an ellipse a metre long the curve stands off them by two hundredths of a millimetre. */
@@ -79,6 +103,16 @@ export const ELLIPSE: Solver = {
     { gives: 'area', from: ['long', 'short'], entry: 'pi * {long} * {short} / 4' },
     { gives: 'short', from: ['area', 'long'], entry: '4 * {area} / (pi * {long})' },
     { gives: 'long', from: ['area', 'short'], entry: '4 * {area} / (pi * {short})' },
+    // The product of both axes, 4 area / π, and the difference of their squares, pins², are a quadratic in long².
+    { gives: 'long', from: ['area', 'pins'], entry: 'sqrt(({pins}^2 + sqrt({pins}^4 + (8 * {area} / pi)^2)) / 2)' },
+    {
+      gives: 'long',
+      from: ['area', 'string'],
+      search: (known) => byString(known('area'), known('string')),
+      none: 'ellipse.area',
+      dimension: LENGTH,
+      unit: ' m',
+    },
     { gives: 'end', from: ['long', 'pins'], entry: '({long} - {pins}) / 2' },
     {
       gives: 'around',

@@ -1,5 +1,5 @@
 import { along, angle, path, size } from './figure.ts';
-import { ENDS, NOTCH, NOTCH_KEPT, ROOF, ROOF_RULES } from './rafter.ts';
+import { ENDS, NOTCH, NOTCH_KEPT, ROOF, ROOF_RULES, SLOPED } from './rafter.ts';
 import type { Field, Solver } from './solver.ts';
 
 /** The corner of the plates in plan, halved by the hip. */
@@ -79,6 +79,7 @@ export const HIP: Solver = {
     { gives: 'notch', from: ['heelDropped', 'hipPitch'], entry: `{heelDropped} / ${ALONG_HIP}` },
   ],
   checks: [
+    SLOPED,
     CORNER_CHECK,
     { from: ['ridge', 'run'], entry: '{ridge} < 2 * {run}', code: 'rafter.ridge' },
     {
@@ -86,7 +87,7 @@ export const HIP: Solver = {
       entry: `{stand} < {depth} * ${ALONG_HIP}`,
       code: 'rafter.stand',
     },
-    NOTCH_KEPT,
+    { ...NOTCH_KEPT, code: 'hip.notch' },
   ],
   draw: ({ run, rise, hipRun, corner, overhang = 0 }) => {
     if (run === undefined || rise === undefined || hipRun === undefined || corner === undefined) return undefined;

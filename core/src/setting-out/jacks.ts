@@ -4,7 +4,7 @@ import { LENGTH } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
 import { path, size, type FigurePart } from './figure.ts';
 import { CORNER, CORNER_CHECK } from './hip.ts';
-import { ALONG, ROOF, ROOF_RULES } from './rafter.ts';
+import { ALONG, ROOF, ROOF_RULES, SLOPED } from './rafter.ts';
 import type { Answer, Solver } from './solver.ts';
 
 const HALF = '({corner} / 2)';
@@ -62,7 +62,9 @@ export const JACKS: Solver = {
     { gives: 'firstCut', from: ['first', 'off', 'corner', 'pitch'], entry: `{first} * tan${HALF} * ${ALONG} - {off}` },
   ],
   checks: [
+    SLOPED,
     CORNER_CHECK,
+    { from: ['first', 'corner', 'run'], entry: `{first} * tan${HALF} < {run}`, code: 'jacks.beyond' },
     {
       from: ['first', 'thick', 'corner'],
       entry: `{thick} / 2 / cos${HALF} < {first} * tan${HALF}`,

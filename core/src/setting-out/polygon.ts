@@ -48,11 +48,15 @@ export const POLYGON: Solver = {
     { gives: 'around', from: ['sides', 'side'], entry: '{sides} * {side}' },
     { gives: 'area', from: ['sides', 'side', 'flats'], entry: '{sides} * {side} * {flats} / 4' },
     { gives: 'short', from: ['sides', 'side', 'plate'], entry: `{side} - 2 * {plate} * tan${HALF_TURN}` },
+    // Upright sides need no sine to be taken back.
+    { gives: 'turn', from: ['lean'], entry: '{lean}', when: '{lean} == 0°' },
+    { gives: 'tilt', from: ['sides', 'lean'], entry: '180° / {sides}', when: '{lean} == 0°' },
     { gives: 'turn', from: ['sides', 'lean'], entry: `atan(sin({lean}) * tan${HALF_TURN})` },
     { gives: 'tilt', from: ['sides', 'lean'], entry: `asin(cos({lean}) * sin${HALF_TURN})` },
   ],
   checks: [
     { from: ['sides'], entry: '{sides} >= 3', code: 'polygon.sides' },
+    { from: ['sides'], entry: '{sides} <= 1000', code: 'polygon.many' },
     { from: ['flats', 'plate'], entry: '2 * {plate} < {flats}', code: 'polygon.plate' },
     { from: ['lean'], entry: '{lean} < 90°', code: 'polygon.lean' },
   ],

@@ -11,7 +11,7 @@ const ASKED: readonly Field[] = [
   {
     id: 'waste',
     title: 'Waste',
-    kind: 'number',
+    kind: 'share',
     orNothing: true,
     given: true,
     otherwise: { imperial: '5%', metric: '5%' },
@@ -229,6 +229,13 @@ export const HOLES: Solver = {
   rules: [
     { gives: 'volume', from: ['diameter', 'depth', 'count'], entry: 'pi * {diameter}^2 / 4 * {depth} * {count}' },
     { gives: 'depth', from: ['volume', 'diameter', 'count'], entry: '{volume} / (pi * {diameter}^2 / 4 * {count})' },
+    // As many whole holes as a volume fills, to a thousandth of one: it may have been read off somewhere.
+    {
+      gives: 'count',
+      from: ['volume', 'diameter', 'depth'],
+      entry: 'down({volume} / (pi * {diameter}^2 / 4 * {depth}) + 1/1000; 1)',
+      ifOpen: true,
+    },
     { gives: 'diameter', from: ['volume', 'depth', 'count'], entry: 'sqrt(4 * {volume} / (pi * {depth} * {count}))' },
     ...ORDERED,
   ],

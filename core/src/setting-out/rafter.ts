@@ -18,6 +18,9 @@ export const ROOF_RULES = [
   { gives: 'pitch', from: ['rise', 'run'], entry: '{rise} / {run}' },
 ] as const;
 
+/** A roof is less steep than a wall. */
+export const SLOPED: Check = { from: ['pitch'], entry: '{pitch.angle} < 90°', code: 'slope.plumb' };
+
 /** The board at the ridge, and what hangs over the plate. */
 export const ENDS: readonly Field[] = [
   { id: 'ridge', title: 'Thickness of the ridge', kind: 'length', orNothing: true, given: true, otherwise: NOTHING },
@@ -27,7 +30,7 @@ export const ENDS: readonly Field[] = [
 export const NOTCH: Field = {
   id: 'share',
   title: 'Notch at most, of the depth',
-  kind: 'number',
+  kind: 'share',
   given: true,
   otherwise: { imperial: '1/3', metric: '1/3' },
 };
@@ -88,6 +91,7 @@ export const RAFTER: Solver = {
     { gives: 'seat', from: ['depth', 'stand', 'pitch'], entry: `({depth} * ${ALONG} - {stand}) / {pitch.ratio}` },
   ],
   checks: [
+    SLOPED,
     { from: ['rise', 'length'], entry: '{rise} < {length}', code: 'rafter.length' },
     { from: ['run', 'length'], entry: '{run} < {length}', code: 'rafter.length' },
     { from: ['ridge', 'run'], entry: '{ridge} < 2 * {run}', code: 'rafter.ridge' },

@@ -116,6 +116,8 @@ describe('jacks', () => {
     fc.assert(
       fc.property(ROOFS, ({ run, rise, corner }) => {
         const { half, plate, common, top, foot } = roof(run / 1000, rise / 12, corner);
+        // A first jack beyond the common rafter is none.
+        fc.pre(0.2 < long(foot));
         const answer = answerOf('jacks', {
           run: `${run} mm`,
           pitch: `${rise}:12`,

@@ -1,6 +1,7 @@
 import { tangent } from '../evaluate/angles.ts';
 import { LIMITS } from '../notation/operators.ts';
-import { approximate } from '../number/value.ts';
+import { makeRational } from '../number/rational.ts';
+import { approximate, multiplyValue } from '../number/value.ts';
 import { exactText } from '../reading/exact-text.ts';
 import { readQuantity } from '../reading/read-quantity.ts';
 import type { Reading } from '../reading/reading.ts';
@@ -20,8 +21,16 @@ export function readField(
   style: ReadingStyle,
   volumes?: ReadingForm,
 ): { readonly quantity: Quantity; readonly reading: Reading } {
+  if (field.kind === 'share') return { quantity, reading: readShare(quantity, style) };
   const shown = field.kind === 'pitch' ? (asSlope(quantity) ?? quantity) : quantity;
   return { quantity: shown, reading: readQuantity(shown, style, field.kind === 'volume' ? volumes : undefined) };
+}
+
+/** A share as percent, to a hundredth. */
+function readShare({ value, dimension }: Quantity, style: ReadingStyle): Reading {
+  const percent = { value: multiplyValue(value, makeRational(100)), dimension };
+  const { text, plain, rounding, approximate, steps, step } = readQuantity(percent, style, { decimals: 2 });
+  return { text: `${text}%`, plain: `${plain}%`, rounding, approximate, steps, step };
 }
 
 function asSlope({ value, dimension }: Quantity): Quantity | undefined {

@@ -1,4 +1,5 @@
 import { angle, path, size } from './figure.ts';
+import { SLOPED } from './rafter.ts';
 import type { Solver } from './solver.ts';
 
 /**
@@ -31,6 +32,7 @@ export const RIGHT_TRIANGLE: Solver = {
     { gives: 'area', from: ['rise', 'run'], entry: '{rise} * {run} / 2' },
   ],
   checks: [
+    SLOPED,
     { from: ['rise', 'diagonal'], entry: '{rise} < {diagonal}', code: 'triangle.diagonal' },
     { from: ['run', 'diagonal'], entry: '{run} < {diagonal}', code: 'triangle.diagonal' },
   ],

@@ -10,7 +10,7 @@ import { GOLDEN_SHAPES } from '../testing/golden-shapes.ts';
 import { shape, solved } from '../testing/solved.ts';
 import { fieldEntry } from './read-field.ts';
 import { solve, type Givens } from './solve.ts';
-import type { Answer, Known } from './solver.ts';
+import type { Answer, Known, Solver } from './solver.ts';
 
 /** Fields as they read, of one answer. */
 const readings = ({ known }: Answer, ...ids: readonly string[]) =>
@@ -54,7 +54,7 @@ describe('a shape', () => {
     ['right-triangle', { rise: `12'`, diagonal: `9'` }, 'triangle.diagonal'],
     ['triangle', { a: `1'`, b: `2'`, c: `5'` }, 'triangle.sides'],
     ['triangle', { A: '100°', B: '90°' }, 'triangle.angles'],
-    ['triangle', { a: `1'`, b: `4'`, A: '40°' }, 'range.arc'],
+    ['triangle', { a: `1'`, b: `4'`, A: '40°' }, 'triangle.short'],
     ['arc', { chord: `8'`, radius: `3'` }, 'arc.chord'],
     ['arc', { rise: `8'`, radius: `3'` }, 'arc.rise'],
     ['arc', { angle: '400°', radius: `3'` }, 'arc.turn'],
@@ -197,6 +197,190 @@ describe('a shape', () => {
     expect(fieldEntry(found, DEFAULT_STYLE)).toMatch(/^\d+\.\d{24} m$/);
   });
 
+  it('takes what Sprell itself reads back again, and says by how much it is full or shy', () => {
+    const { answers, contradiction } = solved('right-triangle', { rise: `9'`, run: `10'`, diagonal: `13' 5 7/16"` });
+    expect(contradiction).toBeUndefined();
+    const diagonal = answers[0]?.known['diagonal'];
+    expect(diagonal && readQuantity(diagonal.quantity)).toMatchObject({ text: '13′ 5 7⁄16″', rounding: 'full' });
+    expect(solved('circle', { radius: `3' 11"`, around: `24' 7 5/16"` }).contradiction).toBeUndefined();
+    // A division further off it does contradict.
+    expect(solved('right-triangle', { rise: `9'`, run: `10'`, diagonal: `13' 5 5/8"` }).contradiction).toMatchObject({
+      field: 'diagonal',
+    });
+  });
+
+  it('says so where a volume and the sizes contradict, whatever is assumed besides and in whatever order', () => {
+    const slab = { length: `24'`, width: `20'`, depth: '4"' };
+    const wall = { length: `10'`, height: `8'`, thick: '8"' };
+    const footing = { footLength: `3'`, footWidth: `3'`, topLength: `1'`, topWidth: `1'`, height: `2'` };
+    const against = (id: string, given: Readonly<Record<string, string>>) => {
+      const { contradiction, answers } = solved(id, given);
+      expect(answers).toEqual([]);
+      return contradiction?.field;
+    };
+    expect(against('slab', { ...slab, volume: '9 cu yd' })).toBe('volume');
+    expect(against('slab', { volume: '9 cu yd', ...slab })).toBe('depth');
+    expect(against('slab', { ...slab, volume: '160 cu ft', count: '2' })).toBe('volume');
+    expect(against('wall', { ...wall, volume: '9 cu yd' })).toBe('volume');
+    expect(against('wall', { ...wall, volume: '53.333 cu ft', openings: '20 sq ft' })).toBe('volume');
+    expect(against('footing', { ...footing, volume: '9 cu yd' })).toBe('volume');
+    // What agrees is taken, and with the count that was meant too.
+    expect(solved('slab', { ...slab, volume: '160 cu ft' }).answers).toHaveLength(1);
+    expect(solved('slab', { ...slab, volume: '320 cu ft', count: '2' }).answers).toHaveLength(1);
+  });
+
+  it('takes a plain 10 of waste as percent, and asks which slope a plain 6 is', () => {
+    const order = (waste: string) => {
+      const known = solved('slab', { length: `24'`, width: `20'`, depth: '4"', waste }).answers[0]?.known['order'];
+      return known && readQuantity(known.quantity).text;
+    };
+    expect(['10', '10%', '0.1', '1/10'].map(order)).toEqual(['176 cu ft', '176 cu ft', '176 cu ft', '176 cu ft']);
+    const slope = (pitch: string, length: 'ft-in' | 'mm' = 'ft-in') =>
+      solve(
+        shape('rafter'),
+        [
+          ['span', `24'`],
+          ['pitch', pitch],
+        ],
+        { style: { ...DEFAULT_STYLE, length } },
+      ).issues['pitch'];
+    expect(slope('6')).toMatchObject({ code: 'shape.slope', fixes: [{ entry: '6:12' }, { entry: '6°' }] });
+    expect(slope('30', 'mm')?.fixes.map(({ entry }) => entry)).toEqual(['30°', '30%', '30:12']);
+    for (const sound of ['6:12', '30°', '50%', '0.5', '1/2']) expect(slope(sound)).toBeUndefined();
+  });
+
+  it('answers no jack beyond the common rafter', () => {
+    const beyond = (given: Readonly<Record<string, string>>) =>
+      solved('jacks', { run: `12'`, pitch: '6:12', ...given }).impossible?.code;
+    expect(beyond({ centres: '16"', first: `30'` })).toBe('jacks.beyond');
+    expect(beyond({ centres: `20'` })).toBe('jacks.beyond');
+    expect(beyond({ centres: '16"' })).toBeUndefined();
+  });
+
+  it('is one answer where two ways come to the same', () => {
+    const titles = (id: string, given: Readonly<Record<string, string>>) =>
+      solved(id, given).answers.map(({ title }) => title);
+    expect(titles('arc', { chord: `8'`, radius: `4'` })).toEqual(['']);
+    expect(titles('arc', { chord: `6'`, radius: `4'` })).toEqual(['the flat arc', 'the large arc']);
+    expect(titles('triangle', { A: '30°', b: `2'`, a: `1'` })).toEqual(['']);
+    expect(titles('triangle', { A: '30°', b: `2'`, a: `1' 6"` })).toEqual(['angle B under 90°', 'angle B over 90°']);
+  });
+
+  it('names what contradicts in the kind that it was given in', () => {
+    const { contradiction } = solved('right-triangle', { rise: `3'`, run: `4'`, pitch: '38°' });
+    expect(contradiction && readQuantity(contradiction.comesOutAt).text).toBe('≈ 36.87°');
+    const slope = solved('right-triangle', { rise: `3'`, run: `4'`, pitch: '8:12' }).contradiction;
+    expect(slope && readQuantity(slope.comesOutAt).text).toBe('9:12');
+    expect(solved('right-triangle', { rise: `3'`, run: `4'`, pitch: '36.87°' }).contradiction).toBeUndefined();
+  });
+
+  it('has no more sides than anybody can draw, and answers any number at once', () => {
+    for (const sides of ['200000', '5000000', '50000000', '1e30'])
+      expect(solved('polygon', { sides, side: `2'` }).impossible?.code).toBe('polygon.many');
+    expect(solved('polygon', { sides: '1000', side: `2'` }).answers[0]?.figure?.parts.length).toBeGreaterThan(2);
+  });
+
+  it.each([
+    ['rafter', 'overhang', `0'`],
+    ['rafter', 'ridge', '0'],
+    ['spacing-centres', 'ends', '0'],
+    ['square-check', 'tolerance', '0'],
+    ['steps', 'above', '0'],
+    ['wall', 'openings', '0'],
+    ['polygon', 'lean', '0'],
+  ])('%s takes a bare nothing for %s', (id, field, zero) => {
+    expect(solved(id, { [field]: zero }).issues[field]).toBeUndefined();
+  });
+
+  it('takes nothing at the ends, and within no tolerance, for what it is', () => {
+    const ends = solved('spacing-centres', { length: `10'`, width: '2"', ends: '0', largest: '16"' });
+    expect(ends.answers.map((answer) => readings(answer, 'ends', 'count', 'centres'))).toEqual([
+      ['0″', '9', '1′ 2 3⁄4″'],
+    ]);
+    const frame = { length: `3'`, width: `4'`, rising: `5'`, falling: `5' 1/16"` };
+    expect(solved('square-check', { ...frame, tolerance: '0' }).answers[0]?.breaks.map(({ code }) => code)).toContain(
+      'square.to_right',
+    );
+  });
+
+  it('puts nothing in the place of what it cannot read', () => {
+    const { answers, issues } = solved('spacing-centres', { length: `10'`, width: '2"', centres: '16"', ends: '3 kg' });
+    expect(issues['ends']?.code).toBe('shape.kind');
+    expect(answers[0]?.known['ends']).toBeUndefined();
+    expect(answers[0]?.known['count']).toBeDefined();
+  });
+
+  it.each([
+    ['rafter', { overhang: `-1'` }, 'overhang', 'Overhang, on the level cannot be below zero; check the sign.'],
+    ['slab', { waste: '-5%' }, 'waste', 'Waste cannot be below zero; check the sign.'],
+    ['right-triangle', { rise: `0"` }, 'rise', 'Rise has to be more than zero.'],
+  ])('%s: %j says of %s: %s', (id, given, field, says) => {
+    const issue = solved(id, given as Readonly<Record<string, string>>).issues[field];
+    expect(issue && describeShapeIssue(issue)).toBe(says);
+  });
+
+  it('offers units for a plain number where it needs one, and none for a percentage', () => {
+    const fixes = (id: string, field: string, entry: string) =>
+      solved(id, { [field]: entry }).issues[field]?.fixes.map((fix) => fix.entry);
+    expect(fixes('wall', 'openings', '20')).toEqual(['20 sq ft', '20 m2']);
+    expect(fixes('slab', 'volume', '9')).toEqual(['9 cu yd', '9 cu ft', '9 m3']);
+    expect(fixes('right-triangle', 'rise', '9')).toEqual(['9"', `9'`, '9 mm', '9 m']);
+    expect(fixes('right-triangle', 'rise', '50%')).toEqual([]);
+  });
+
+  it.each([
+    ['spacing-gaps', { length: '3"', width: '1"', largest: '4"' }, 'spacing.none'],
+    ['triangle', { A: '180°', b: `1'`, c: `2'` }, 'triangle.angle'],
+    ['right-triangle', { pitch: '180°', run: `2'` }, 'slope.plumb'],
+    ['right-triangle', { pitch: '90°', rise: `2'` }, 'slope.plumb'],
+    ['arc', { chord: `4'`, angle: '360°' }, 'arc.full'],
+    ['ellipse', { area: '100 sq ft', string: `5'` }, 'ellipse.area'],
+  ])('%s of %j says why it is none: %s', (id, given, code) => {
+    expect(solved(id, given as Readonly<Record<string, string>>).impossible?.code).toBe(code);
+  });
+
+  it('says of a hip’s notch what a hip can do about it', () => {
+    const { answers } = solved('hip', { run: `9'`, pitch: '6:12', thick: '2"', depth: '8"', stand: '3"' });
+    const says = answers[0]?.breaks.map(describeShapeIssue) ?? [];
+    expect(says.join(' ')).toMatch(/take a deeper hip/);
+    expect(says.join(' ')).not.toMatch(/seat/);
+  });
+
+  it('is exact where nothing in it is not', () => {
+    const kinds = (id: string, given: Readonly<Record<string, string>>, ...fields: readonly string[]) =>
+      fields.map((field) => solved(id, given).answers[0]?.known[field]?.quantity.value.kind);
+    expect(kinds('rafter', { run: `9'`, rise: `12'` }, 'off', 'tail', 'cut')).toEqual([
+      'rational',
+      'rational',
+      'rational',
+    ]);
+    expect(kinds('rafter', { run: `9'`, pitch: '37°' }, 'off', 'tail')).toEqual(['rational', 'rational']);
+    expect(kinds('triangle', { A: '90°', b: `3'`, a: `5'` }, 'c')).toEqual(['rational']);
+    expect(kinds('polygon', { sides: '8', side: `2'`, lean: '0°' }, 'tilt', 'turn')).toEqual(['radical', 'rational']);
+  });
+
+  it.each([
+    ['ellipse', { area: '12 sq ft', pins: `3'` }],
+    ['ellipse', { area: '12 sq ft', string: `8'` }],
+    ['spacing-gaps', { length: `10'`, count: '5', centres: `1' 10"` }],
+    ['spacing-members', { length: `10'`, count: '6', centres: `1' 11"` }],
+    ['spacing-centres', { length: `10'`, centres: '16"', ends: '1"', count: '8' }],
+    ['holes', { volume: '10 cu ft', diameter: '12"', depth: `3'` }],
+    ['steps', { structure: `9'`, going: '10"' }],
+  ])('%s of %j is enough', (id, given) => {
+    const { wanted, answers, impossible, contradiction } = solved(id, given as Readonly<Record<string, string>>);
+    expect([wanted, impossible, contradiction, answers.length]).toEqual([[], undefined, undefined, 1]);
+  });
+
+  it('finds the axes of an ellipse from its area, as they were', () => {
+    const whole = solved('ellipse', { long: `5'`, short: `4'` }).answers[0]?.known;
+    const entry = (id: string) => asEntry(whole?.[id]?.quantity as never);
+    for (const other of ['pins', 'string']) {
+      const { answers } = solved('ellipse', { area: entry('area'), [other]: entry(other) });
+      expect(answers.map((answer) => readings(answer, 'long', 'short'))).toEqual([['≈ 5′', '≈ 4′']]);
+    }
+  });
+
   it('is the same from every other sufficient set of its sizes', () => {
     const sides = fc.tuple(
       fc.integer({ min: 30, max: 400 }),
@@ -265,7 +449,7 @@ describe('a shape', () => {
           for (const set of wanted) {
             const again: Givens = [
               ...asked,
-              ...set.map((field) => [field, asEntry(sizes[field]?.quantity as never)] as const),
+              ...set.map((field) => [field, asGiven(shape(id), field, sizes[field]?.quantity as never)] as const),
             ];
             const found = solve(shape(id), again);
             expect(
@@ -279,6 +463,12 @@ describe('a shape', () => {
     );
   });
 });
+
+/** A size as it can be given: a plain number would not say which slope it is. */
+function asGiven(solver: Solver, id: string, quantity: { readonly value: never; readonly dimension: number }): string {
+  const isPitch = solver.fields.find((field) => field.id === id)?.kind === 'pitch';
+  return isPitch ? `${asEntry(quantity)}:1` : asEntry(quantity);
+}
 
 /** A size as a long decimal. */
 function asEntry({ value, dimension }: { readonly value: never; readonly dimension: number }): string {

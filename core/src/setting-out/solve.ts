@@ -1,8 +1,22 @@
-import { makeShapeIssue, type ShapeIssue } from '../base/issue.ts';
+import { makeShapeIssue, type Issue, type ShapeIssue } from '../base/issue.ts';
+import { fail, type Result } from '../base/result.ts';
+import { arcTangent, tangent } from '../evaluate/angles.ts';
+import { evaluate, type Outcome } from '../evaluate/evaluate.ts';
 import { reckon, type ReckonOptions } from '../evaluate/reckon.ts';
 import { EMPTY_SCOPE } from '../evaluate/scope.ts';
 import { mended } from '../mend/mend.ts';
-import { equalValue, signOfValue, valueToNumber, wholeValue } from '../number/value.ts';
+import { parse } from '../notation/parser.ts';
+import { isWhole, makeRational, ONE } from '../number/rational.ts';
+import {
+  absValue,
+  compareValue,
+  divideValue,
+  isZero,
+  signOfValue,
+  subtractValue,
+  valueToNumber,
+} from '../number/value.ts';
+import { readQuantity } from '../reading/read-quantity.ts';
 import { DEFAULT_STYLE, isMetric } from '../reading/style.ts';
 import { ANGLE, AREA, kindOf, LENGTH, PLAIN, SLOPE, VOLUME, type Dimension } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
@@ -16,7 +30,7 @@ const DIMENSIONS: Readonly<Record<FieldKind, readonly Dimension[]>> = {
   angle: [ANGLE],
   pitch: [SLOPE, ANGLE, PLAIN],
   count: [PLAIN],
-  number: [PLAIN],
+  share: [PLAIN],
 };
 const WANTED: Readonly<Record<FieldKind, string>> = {
   length: 'a length',
@@ -25,7 +39,7 @@ const WANTED: Readonly<Record<FieldKind, string>> = {
   angle: 'an angle',
   pitch: 'a slope or an angle',
   count: 'a count',
-  number: 'a plain number',
+  share: 'a share, such as 10% or 1/3',
 };
 
 /** What is typed in a field of a shape: entries by field, in the order in which they were given. */
@@ -55,10 +69,12 @@ export function solve(solver: Solver, givens: Givens, options: ReckonOptions = {
     }
     // What follows from the rest may be given as well, where it agrees.
     const follows = closure(solver, new Set(given.keys()), 'firm').has(id)
-      ? workOut(solver, given, options)
+      ? workOut(solver, given, NONE, options)
       : undefined;
-    if (follows === undefined) given.set(id, read);
-    else contradiction ??= contradicted(id, read, follows.worlds);
+    const found = follows?.worlds.flatMap(({ known }) => known.get(id) ?? []);
+    if (found === undefined) given.set(id, read);
+    else if (!found.some((one) => agrees(field, read, one, options)))
+      contradiction ??= contradicted(field, read, found);
   }
   for (const field of solver.asks ?? []) {
     const read =
@@ -69,9 +85,22 @@ export function solve(solver: Solver, givens: Givens, options: ReckonOptions = {
     if (read && !('issue' in read)) given.set(field.id, { ...read, how: 'assumed' });
   }
   const wanted = wantedFor(solver, new Set(given.keys()));
-  if (contradiction !== undefined) return { answers: [], issues, wanted: [], contradiction, impossible: undefined };
-  const { worlds, impossible } = workOut(solver, given, options);
-  const answers = worlds.map(({ title, known }): Answer => {
+  const refuse = (against: Solved['contradiction']): Solved => ({
+    answers: [],
+    issues,
+    wanted: [],
+    contradiction: against,
+    impossible: undefined,
+  });
+  if (contradiction !== undefined) return refuse(contradiction);
+  // What is wrong with an entry is said at its field, and nothing else is put in its place.
+  const unread = new Set(Object.keys(issues));
+  const { worlds, impossible } = workOut(solver, given, unread, options);
+  const order = givens.map(([id]) => id);
+  const against = worlds.map((world) => disagreement(solver, world, order, options));
+  const sound = worlds.filter((_, at) => against[at] === undefined);
+  if (sound.length === 0 && against[0] !== undefined) return refuse(against[0]);
+  const answers = withoutTwins(sound).map(({ title, known }): Answer => {
     const sizes: Sizes = Object.fromEntries([...known].map(([id, one]) => [id, sizeOf(one.quantity)]));
     const breaks = notHeld(solver, known, undefined, options, true).map(({ code }) =>
       makeShapeIssue(code, NOWHERE, {}),
@@ -81,6 +110,48 @@ export function solve(solver: Solver, givens: Givens, options: ReckonOptions = {
     return { title, known: Object.fromEntries(known), breaks, keeps, figure: solver.draw(sizes) };
   });
   return { answers, issues, wanted, contradiction: undefined, impossible };
+}
+
+const NONE: ReadonlySet<string> = new Set();
+
+/**
+ * What was given last of what does not fit the rest once limits are assumed: a volume with a count of one that nobody
+ * gave. What was chosen within a limit may be chosen otherwise and contradicts nothing.
+ */
+function disagreement(
+  solver: Solver,
+  world: World,
+  order: readonly string[],
+  options: ReckonOptions,
+): Solved['contradiction'] {
+  const { known } = world;
+  for (const id of [...order].reverse()) {
+    const given = known.get(id);
+    const field = fieldsOf(solver).find((one) => one.id === id);
+    if (given?.how !== 'given' || field === undefined) continue;
+    for (const rule of solver.rules) {
+      if (rule.gives !== id || rule.ifOpen === true || !rule.from.every((from) => known.has(from))) continue;
+      if (rule.from.some((from) => known.get(from)?.isLoose) || !holds(rule, solver, known, options)) continue;
+      const found = answersOf(solver, rule, world, options).flatMap((one) => ('refused' in one ? [] : [one]));
+      if (found.length > 0 && !found.some((one) => agrees(field, given, one, options)))
+        return contradicted(field, given, found);
+    }
+  }
+  return undefined;
+}
+
+/** Two ways that come to the same in every size are one: an arc over its own diameter is no flatter or larger one. */
+function withoutTwins(worlds: readonly World[]): readonly World[] {
+  const apart = worlds.filter((world, at) => !worlds.slice(0, at).some((other) => isTwin(world, other)));
+  const [only] = apart;
+  return apart.length === 1 && worlds.length > 1 && only ? [{ ...only, title: '' }] : apart;
+}
+
+function isTwin({ known }: World, other: World): boolean {
+  return [...known].every(([id, { quantity }]) => {
+    const same = other.known.get(id)?.quantity;
+    return same?.dimension === quantity.dimension && compareValue(same.value, quantity.value) === 0;
+  });
 }
 
 /** What a limit is where nobody says, in the units of the job. */
@@ -98,23 +169,72 @@ function readGiven(field: Field, entry: string, options: ReckonOptions): Known |
   if (issue !== undefined && outcome === undefined) return { issue };
   const quantity = outcome?.kind === 'quantity' ? outcome.quantity : undefined;
   const span = { start: 0, end: parsed.source.length };
+  const written = entry.trim();
+  if (quantity !== undefined && isBareZero(field, quantity))
+    return { quantity: { value: quantity.value, dimension: only(field) }, entry: zeroOf(field, options), how: 'given' };
   if (quantity === undefined || !DIMENSIONS[field.kind].includes(quantity.dimension)) {
     const kind = quantity ? kindOf(quantity.dimension) : 'answer';
-    const units =
-      field.kind === 'length' && quantity?.dimension === PLAIN
-        ? ['"', "'", ' mm', ' m']
-        : field.kind === 'angle' && quantity?.dimension === PLAIN
-          ? ['°']
-          : [];
-    const fixes = units.map((unit) => ({ label: `${entry.trim()}${unit}`, entry: `${entry.trim()}${unit}` }));
+    const units = quantity?.dimension === PLAIN && !written.includes('%') ? unitsOf(field, options) : [];
+    const fixes = units.map((unit) => ({ label: `${written}${unit}`, entry: `${written}${unit}` }));
     return {
       issue: makeShapeIssue('shape.kind', span, { field: field.title, kind, wanted: WANTED[field.kind] }, fixes),
     };
   }
-  if (isTooLittle(field, quantity)) return { issue: makeShapeIssue('shape.nothing', span, { field: field.title }) };
-  if (field.kind === 'count' && wholeValue(quantity.value) === undefined)
+  if (isTooLittle(field, quantity))
+    return { issue: makeShapeIssue(field.orNothing ? 'shape.below' : 'shape.nothing', span, { field: field.title }) };
+  if (field.kind === 'count' && !(quantity.value.kind === 'rational' && isWhole(quantity.value)))
     return { issue: makeShapeIssue('shape.whole', span, { field: field.title }) };
-  return { quantity, entry: entry.trim(), how: 'given' };
+  if (field.kind === 'pitch' && isBareSlope(written, quantity)) return { issue: whichSlope(field, written, options) };
+  if (field.kind === 'share' && !written.includes('%') && compareValue(quantity.value, ONE) >= 0)
+    return {
+      quantity: { value: divideValue(quantity.value, makeRational(100)), dimension: PLAIN },
+      entry: `(${written})%`,
+      how: 'given',
+    };
+  return { quantity, entry: written, how: 'given' };
+}
+
+/** A plain 0 is nothing in any unit. */
+function isBareZero({ kind }: Field, { value, dimension }: Quantity): boolean {
+  return dimension === PLAIN && isZero(value) && !DIMENSIONS[kind].includes(PLAIN);
+}
+
+/** The dimension of a field of one kind alone. */
+function only({ kind }: Field): Dimension {
+  return DIMENSIONS[kind][0] ?? PLAIN;
+}
+
+/** Units that a plain number in a field was most likely meant in, those of the job first. */
+function unitsOf({ kind }: Field, { style = DEFAULT_STYLE }: ReckonOptions): readonly string[] {
+  const imperial = UNITS[kind]?.imperial ?? [];
+  const metric = UNITS[kind]?.metric ?? [];
+  return isMetric(style.length) ? [...metric, ...imperial] : [...imperial, ...metric];
+}
+
+const UNITS: Readonly<
+  Partial<Record<FieldKind, { readonly imperial: readonly string[]; readonly metric: readonly string[] }>>
+> = {
+  length: { imperial: ['"', "'"], metric: [' mm', ' m'] },
+  area: { imperial: [' sq ft'], metric: [' m2'] },
+  volume: { imperial: [' cu yd', ' cu ft'], metric: [' m3'] },
+  angle: { imperial: ['°'], metric: [] },
+};
+
+function zeroOf(field: Field, options: ReckonOptions): string {
+  return `0${unitsOf(field, options)[0] ?? ''}`;
+}
+
+/** A plain number of one and more, typed by itself, is hardly ever rise over run: 6 is 6:12 to a roofer. */
+function isBareSlope(written: string, { value, dimension }: Quantity): boolean {
+  return dimension === PLAIN && /^\d+(?:[.,]\d+)?(?:\s+\d+\/\d+)?$/.test(written) && compareValue(value, ONE) >= 0;
+}
+
+function whichSlope({ title }: Field, written: string, { style = DEFAULT_STYLE }: ReckonOptions): ShapeIssue {
+  const tight = written.replace(/\s+/, ' ');
+  const [slope, angle] = [`${tight}:12`, `${tight}°`];
+  const meant = isMetric(style.length) ? [angle, `${tight}%`, slope] : [slope, angle];
+  const fixes = meant.map((entry) => ({ label: entry, entry }));
+  return makeShapeIssue('shape.slope', { start: 0, end: written.length }, { field: title, number: tight }, fixes);
 }
 
 function isTooLittle({ orNothing }: Field, { value }: Quantity): boolean {
@@ -162,14 +282,20 @@ interface WorkedOut {
   readonly impossible: ShapeIssue | undefined;
 }
 
-function workOut(solver: Solver, given: ReadonlyMap<string, Known>, options: ReckonOptions): WorkedOut {
+/** @param unread fields that say something which cannot be read: nothing is worked out in their place */
+function workOut(
+  solver: Solver,
+  given: ReadonlyMap<string, Known>,
+  unread: ReadonlySet<string>,
+  options: ReckonOptions,
+): WorkedOut {
   let worlds: readonly World[] = [{ title: '', known: given }];
   let impossible = broken(solver, given, undefined, options);
   if (impossible !== undefined) return { worlds: [], impossible };
   for (;;) {
     const next: World[] = [];
     for (const world of worlds) {
-      const step = firstStep(solver, world);
+      const step = firstStep(solver, world, unread, options);
       const made = step === undefined ? [world] : apply(solver, step, world, options);
       for (const one of made)
         if ('refused' in one) impossible ??= one.refused;
@@ -183,10 +309,28 @@ function workOut(solver: Solver, given: ReadonlyMap<string, Known>, options: Rec
 }
 
 /** The rule to go on with: one with a single answer before one with two. */
-function firstStep(solver: Solver, { known }: World): Rule | undefined {
-  const ready = solver.rules.filter(({ gives, from }) => !known.has(gives) && from.every((id) => known.has(id)));
+function firstStep(
+  solver: Solver,
+  { known }: World,
+  unread: ReadonlySet<string>,
+  options: ReckonOptions,
+): Rule | undefined {
+  const ready = solver.rules.filter(
+    (rule) =>
+      !known.has(rule.gives) &&
+      !unread.has(rule.gives) &&
+      rule.from.every((id) => known.has(id)) &&
+      holds(rule, solver, known, options),
+  );
   const firm = ready.filter(({ ifOpen }) => ifOpen !== true);
   return firm.find((rule) => 'entry' in rule && typeof rule.entry === 'string') ?? firm[0] ?? ready[0];
+}
+
+/** Whether a rule is there for these sizes. */
+function holds({ when }: Rule, solver: Solver, known: ReadonlyMap<string, Known>, options: ReckonOptions): boolean {
+  if (when === undefined) return true;
+  const outcome = reckonOver(when, solver, known, options);
+  return outcome.ok && outcome.value.kind === 'answer' && outcome.value.yes;
 }
 
 function apply(
@@ -201,7 +345,13 @@ function apply(
     const field = fieldsOf(solver).find(({ id }) => id === rule.gives);
     if (field && isTooLittle(field, quantity))
       return { refused: makeShapeIssue('shape.nothing', NOWHERE, { field: field.title }) };
-    const known = new Map(world.known).set(rule.gives, { quantity, entry, how: 'found' });
+    const isLoose = rule.ifOpen === true || rule.from.some((id) => world.known.get(id)?.isLoose);
+    const known = new Map(world.known).set(rule.gives, {
+      quantity,
+      entry,
+      how: 'found',
+      ...(isLoose ? { isLoose } : {}),
+    });
     const refused = broken(solver, known, rule.gives, options);
     return refused === undefined ? { title, known } : { refused };
   });
@@ -233,10 +383,11 @@ function answersOf(
   }
   const forms = typeof rule.entry === 'string' ? [{ title, entry: rule.entry }] : rule.entry;
   return forms.map((form) => {
-    const { outcome, issue } = reckonOver(form.entry, solver, known, options);
-    return outcome?.kind === 'quantity'
-      ? { title: form.title, quantity: outcome.quantity, entry: written(form.entry, known) }
-      : { refused: issue ?? makeShapeIssue('shape.none', NOWHERE, {}) };
+    const outcome = reckonOver(form.entry, solver, known, options);
+    if (outcome.ok && outcome.value.kind === 'quantity')
+      return { title: form.title, quantity: outcome.value.quantity, entry: written(form.entry, known) };
+    const issue = outcome.ok || rule.none !== undefined ? undefined : outcome.issue;
+    return { refused: issue ?? makeShapeIssue(rule.none ?? 'shape.none', NOWHERE, {}) };
   });
 }
 
@@ -262,8 +413,8 @@ function notHeld(
   return solver.checks.filter(({ from, entry, limit = false }) => {
     if (limit !== isLimit || !from.every((id) => known.has(id))) return false;
     if (field !== undefined && !from.includes(field)) return false;
-    const { outcome } = reckonOver(entry, solver, known, options);
-    return outcome?.kind !== 'answer' || !outcome.yes;
+    const outcome = reckonOver(entry, solver, known, options);
+    return !outcome.ok || outcome.value.kind !== 'answer' || !outcome.value.yes;
   });
 }
 
@@ -278,22 +429,25 @@ function inFormula(text: string, { quantity }: Known, as: string | undefined): s
 }
 
 /** A formula over what is known, each field standing for its value: how it was worked out does not count here. */
-function reckonOver(entry: string, solver: Solver, known: ReadonlyMap<string, Known>, options: ReckonOptions) {
-  const { scope = EMPTY_SCOPE } = options;
+function reckonOver(
+  entry: string,
+  solver: Solver,
+  known: ReadonlyMap<string, Known>,
+  { scope = EMPTY_SCOPE, style = DEFAULT_STYLE }: ReckonOptions,
+): Result<Outcome, Issue> {
   const fields = fieldsOf(solver);
   const at = (name: string) => fields[Number(/^field_(\d+)$/.exec(name)?.[1] ?? NaN)];
   const formula = entry.replace(FIELD, (_, id: string, as?: string) => {
     const name = `field_${fields.findIndex((field) => field.id === id)}`;
     return inFormula(name, known.get(id) as Known, as);
   });
-  return reckon(formula, {
-    ...options,
-    scope: {
-      ...scope,
-      mark: (name) => {
-        const quantity = known.get(at(name)?.id ?? '')?.quantity;
-        return quantity ? { ok: true, quantity } : scope.mark(name);
-      },
+  const { entry: tree, issues } = parse(formula, { decimalComma: style.decimalComma });
+  if (tree === undefined) return fail(issues[0] as Issue);
+  return evaluate(tree, {
+    ...scope,
+    mark: (name) => {
+      const quantity = known.get(at(name)?.id ?? '')?.quantity;
+      return quantity ? { ok: true, quantity } : scope.mark(name);
     },
   });
 }
@@ -311,15 +465,37 @@ function bound(source: string): string {
   return /^(#?\w+|[\d.]+['"°]?)$/.test(source) ? source : `(${source})`;
 }
 
-function contradicted(id: string, given: Known, worlds: readonly World[]): Solved['contradiction'] {
-  const found = worlds.flatMap(({ known }) => known.get(id)?.quantity ?? []);
-  if (found.some((one) => isSame(one, given.quantity))) return undefined;
-  return found[0] && { field: id, comesOutAt: found[0] };
+/** What was given against what the rest comes to, read in the kind that it was given in. */
+function contradicted(field: Field, given: Known, found: readonly Pick<Known, 'quantity'>[]): Solved['contradiction'] {
+  const [first] = found;
+  return first && { field: field.id, comesOutAt: alike(field, first.quantity, given.quantity.dimension) };
 }
 
-function isSame(one: Quantity, other: Quantity): boolean {
-  if (one.dimension === other.dimension) return equalValue(one.value, other.value);
-  return Math.abs(sizeOf(one) - sizeOf(other)) < 1e-12;
+/** A pitch in the kind that another is given in: an angle as one, all else as a slope. */
+function alike({ kind }: Field, quantity: Quantity, dimension: Dimension): Quantity {
+  if (kind !== 'pitch') return quantity;
+  if (dimension === ANGLE)
+    return quantity.dimension === ANGLE ? quantity : { value: arcTangent(quantity.value), dimension: ANGLE };
+  const ratio = quantity.dimension === ANGLE ? tangent(quantity.value) : quantity.value;
+  return ratio ? { value: ratio, dimension: SLOPE } : quantity;
+}
+
+/**
+ * Whether a size that was given is the one that was found: to the finest division that a person reads, since that is how
+ * well it was measured, or read off Sprell itself. Counts and shares agree exactly.
+ */
+function agrees(
+  field: Field,
+  given: Pick<Known, 'quantity'>,
+  found: Pick<Known, 'quantity'>,
+  { style = DEFAULT_STYLE }: ReckonOptions,
+): boolean {
+  const one = alike(field, given.quantity, given.quantity.dimension);
+  const other = alike(field, found.quantity, given.quantity.dimension);
+  if (one.dimension !== other.dimension) return false;
+  const apart = absValue(subtractValue(one.value, other.value));
+  if (field.kind === 'count' || field.kind === 'share') return isZero(apart);
+  return compareValue(apart, readQuantity(other, style).step) < 0;
 }
 
 /** A double for a picture. */

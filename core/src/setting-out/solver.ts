@@ -5,8 +5,11 @@ import type { Dimension } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
 import type { Figure } from './figure.ts';
 
-/** What may be given in a field. A pitch is a slope, an angle, or the plain number that rise over run is. */
-export type FieldKind = 'length' | 'area' | 'volume' | 'angle' | 'pitch' | 'count' | 'number';
+/**
+ * What may be given in a field. A pitch is a slope, an angle, or the plain number that rise over run is. A share is a part
+ * of something: 10%, 1/3, and a plain number of one and more is that many percent.
+ */
+export type FieldKind = 'length' | 'area' | 'volume' | 'angle' | 'pitch' | 'count' | 'share';
 
 /** An entry for a job in feet and inches, and one for a metric job. */
 export interface Otherwise {
@@ -43,6 +46,10 @@ export interface Formula {
   readonly from: readonly string[];
   /** Followed only where nothing else gives the field: a count out of a limit. */
   readonly ifOpen?: true;
+  /** Followed only where this comparison holds, over the same fields. */
+  readonly when?: string;
+  /** What is said where the entry cannot be worked out, in place of what an entry by itself would say. */
+  readonly none?: CheckCode;
   readonly entry: string | readonly { readonly title: string; readonly entry: string }[];
 }
 
@@ -51,6 +58,7 @@ export interface Search {
   readonly gives: string;
   readonly from: readonly string[];
   readonly ifOpen?: never;
+  readonly when?: never;
   /** In SI base units, of whole numbers and lengths as they are known. */
   readonly search: (
     known: (field: string) => Value,
@@ -105,6 +113,8 @@ export interface Known {
   readonly entry: string;
   /** `assumed`: a limit that nobody gave. */
   readonly how: 'given' | 'found' | 'assumed';
+  /** It was chosen within a limit, or comes of what was: what was given need not agree with it. */
+  readonly isLoose?: true;
 }
 
 /** One way the shape can be; where there are two, each has a title. */

@@ -43,6 +43,11 @@ export function evenSpacing(ends: Exclude<Ends, 'rest'>): Solver {
       { gives: 'gap', from: ['length', 'width', 'count'], entry: `({length} - {count} * {width}) / ${gaps}` },
       { gives: 'centres', from: ['width', 'gap'], entry: '{width} + {gap}' },
       { gives: 'gap', from: ['centres', 'width'], entry: '{centres} - {width}' },
+      {
+        gives: 'gap',
+        from: ['length', 'count', 'centres'],
+        entry: ends === 'gaps' ? '{length} - {count} * {centres}' : '{count} * {centres} - {length}',
+      },
       { gives: 'width', from: ['centres', 'gap'], entry: '{centres} - {gap}' },
       { gives: 'length', from: ['width', 'count', 'gap'], entry: `{count} * {width} + ${gaps} * {gap}` },
       { gives: 'width', from: ['length', 'count', 'gap'], entry: `({length} - ${gaps} * {gap}) / {count}` },
@@ -53,6 +58,9 @@ export function evenSpacing(ends: Exclude<Ends, 'rest'>): Solver {
       },
     ],
     checks: [
+      ...(ends === 'gaps'
+        ? [{ from: ['length', 'largest'], entry: '{length} > {largest}', code: 'spacing.none' } as const]
+        : []),
       { from: ['length', 'width', 'count'], entry: '{count} * {width} < {length}', code: 'spacing.room' },
       { from: ['count'], entry: ends === 'members' ? '{count} >= 2' : '{count} >= 1', code: 'spacing.count' },
       { from: ['count'], entry: 'mod({count}; 1) == 0', code: 'spacing.whole' },
@@ -108,6 +116,11 @@ export const FIXED_CENTRES: Solver = {
       gives: 'length',
       from: ['width', 'centres', 'ends', 'count'],
       entry: '2 * {ends} + ({count} - 1) * {centres} + {width}',
+    },
+    {
+      gives: 'width',
+      from: ['length', 'centres', 'ends', 'count'],
+      entry: '{length} - 2 * {ends} - ({count} - 1) * {centres}',
     },
     { gives: 'gap', from: ['centres', 'width'], entry: '{centres} - {width}' },
   ],

@@ -80,6 +80,9 @@ export const STEPS: Solver = {
     },
   ],
   rules: [
+    // Bare floors are the finished ones where nobody says what comes on them.
+    { gives: 'above', from: ['structure'], entry: '0 * {structure}', ifOpen: true },
+    { gives: 'below', from: ['structure'], entry: '0 * {structure}', ifOpen: true },
     { gives: 'total', from: ['structure', 'above', 'below'], entry: '{structure} + {above} - {below}' },
     { gives: 'count', from: ['total', 'steepest'], entry: 'up({total} / {steepest}; 1)', ifOpen: true },
     { gives: 'rise', from: ['total', 'count'], entry: '{total} / {count}' },

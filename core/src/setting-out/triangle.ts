@@ -20,25 +20,33 @@ const byAngles = TURNS.flatMap(([a, A, b, B, c, C]): Rule[] => [
   { gives: a, from: [c, A, C], entry: `{${c}} * sin({${A}}) / sin({${C}})` },
 ]);
 
-/** Two sides and an angle across from one of them: the other side can lean out or in. */
+/**
+ * Two sides and an angle across from one of them: the third side is either root of the law of cosines. Exact where the
+ * sine and the cosine are, which an angle from an arc sine is not.
+ */
 const leaning = TURNS.flatMap(([a, A, b, B, c, C]): Rule[] =>
-  [
-    [a, A, b, B],
-    [a, A, c, C],
-  ].map(([side, across, other, wanted]) => {
-    const arc = `asin({${other}} * sin({${across}}) / {${side}})`;
+  (
+    [
+      [a, A, b, B, c],
+      [a, A, c, C, b],
+    ] as const
+  ).map(([side, across, other, wanted, third]) => {
+    const near = `{${other}} * cos({${across}})`;
+    const reach = `sqrt({${side}}^2 - ({${other}} * sin({${across}}))^2)`;
     return {
-      gives: wanted as string,
-      from: [side, across, other] as string[],
+      gives: third,
+      from: [side, across, other],
+      none: 'triangle.short',
       entry: [
-        { title: `angle ${wanted} under 90°`, entry: arc },
-        { title: `angle ${wanted} over 90°`, entry: `180° - ${arc}` },
+        { title: `angle ${wanted} under 90°`, entry: `${near} + ${reach}` },
+        { title: `angle ${wanted} over 90°`, entry: `${near} - ${reach}` },
       ],
     };
   }),
 );
 
 const checks: Check[] = [
+  ...TURNS.map(([, A]): Check => ({ from: [A], entry: `{${A}} < 180°`, code: 'triangle.angle' })),
   ...TURNS.map(([a, , b, , c]): Check => ({
     from: [a, b, c],
     entry: `{${a}} < {${b}} + {${c}}`,

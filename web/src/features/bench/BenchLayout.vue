@@ -73,6 +73,11 @@ defineProps<{
   padding: 8px 12px 12px;
   min-width: 0;
 }
+/* Above all that is touched, so that nothing moves under a finger when it comes and goes. */
+:slotted(.hint) {
+  grid-area: hint;
+  margin: 0 12px;
+}
 :slotted(.reading) {
   grid-area: reading;
   overflow-y: auto;
@@ -101,6 +106,7 @@ defineProps<{
       'head head' auto
       'notices notices' auto
       'reading slate' minmax(0, 1fr)
+      'hint slate' auto
       'hand slate' auto
       'keys stick' auto / minmax(0, 13fr) minmax(0, 10fr);
   }
@@ -109,6 +115,7 @@ defineProps<{
       'head head' auto
       'notices notices' auto
       'slate reading' minmax(0, 1fr)
+      'slate hint' auto
       'slate hand' auto
       'stick keys' auto / minmax(0, 10fr) minmax(0, 13fr);
   }
@@ -151,6 +158,7 @@ defineProps<{
       'notices' auto
       'reading' auto
       'slate' minmax(64px, 1fr)
+      'hint' auto
       'stick' auto
       'hand' auto
       'keys' auto / minmax(0, 1fr);
@@ -168,12 +176,17 @@ defineProps<{
   .laid-out :deep(.reading .also) {
     display: none;
   }
+  .editing :slotted(.hint),
   .editing :slotted(.hand),
   .editing :slotted(.stick),
+  .busy :slotted(.hint),
   .busy :slotted(.hand),
   .busy :slotted(.stick),
   .busy :slotted(.keys) {
     display: none;
+  }
+  :slotted(.hint) {
+    margin: 0 8px 4px;
   }
   :slotted(.hand) {
     padding: 4px 8px;
@@ -191,7 +204,7 @@ defineProps<{
   .bench,
   .bench.left,
   .bench.no-stick {
-    grid-template-rows: auto auto auto minmax(52px, 1fr) auto auto auto;
+    grid-template-rows: auto auto auto minmax(52px, 1fr) auto auto auto auto;
   }
 }
 </style>

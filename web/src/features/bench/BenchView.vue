@@ -289,9 +289,9 @@ onMounted(async () => {
         />
       </Apart>
 
+      <Apart><FirstHint v-if="entry === ''" class="hint" :there="hintsThere" /></Apart>
       <Apart>
         <div class="hand">
-          <FirstHint v-if="entry === ''" :there="hintsThere" />
           <p v-if="insertBefore" class="inserting">
             This entry goes in above {{ insertsAbove }}.
             <PlainButton @click="insertBefore = undefined">At the foot instead</PlainButton>

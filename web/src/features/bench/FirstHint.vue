@@ -30,7 +30,6 @@ const hint = computed(() => HINTS.find(({ key }) => props.there.has(key) && !com
   display: flex;
   align-items: center;
   gap: 8px;
-  margin: 0 0 6px;
   padding-left: 10px;
   border-left: 4px solid var(--chalk);
   background: var(--chalk-wash);

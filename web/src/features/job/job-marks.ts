@@ -94,7 +94,7 @@ export function useMarks(job: JobLines) {
     (mark) => {
       if (mark !== undefined && wantedName() === undefined) takeInHand(mark.name);
     },
-    { immediate: true, flush: 'sync' },
+    { immediate: true },
   );
 
   function takeInHand(name: string): void {

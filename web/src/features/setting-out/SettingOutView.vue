@@ -81,8 +81,6 @@ function hint({ id, otherwise }: Field): string | undefined {
 }
 const edge = computed((): Edge => EDGES.find((one) => one === given('edge')) ?? 'near');
 const hasVolumes = computed(() => fields.value.some(({ kind }) => kind === 'volume'));
-/** A share (a third, 5%) says what it is as it is written; as a reading it would be no better. */
-const isToldByItself = ({ kind }: Field) => kind === 'number';
 const isFound = (field: Field) => answer.value?.known[field.id]?.how === 'found';
 
 /** Goes to a field: by a touch on its size in the picture. */
@@ -133,7 +131,7 @@ function write(name: string): void {
 /** What stands beside the drawing on paper: all that was given or found, in the order of the fields. */
 const sizes = computed(() =>
   fields.value.flatMap((field) => {
-    const reading = isToldByItself(field) ? given(field.id) || hint(field) : readings.value[field.id];
+    const reading = readings.value[field.id];
     return reading === undefined ? [] : [[field.title, reading] as const];
   }),
 );
@@ -189,7 +187,7 @@ const titleOf = (id: string) => fields.value.find((field) => field.id === id)?.t
           :text="given(field.id)"
           :placeholder="hint(field)"
           :issue="solved.issues[field.id]"
-          :found="isToldByItself(field) ? undefined : read(field)"
+          :found="read(field)"
           :is-found="isFound(field)"
           :active="active === field.id"
           @give="(entry) => give(field.id, entry)"

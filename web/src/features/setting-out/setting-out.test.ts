@@ -317,7 +317,7 @@ describe('the screen', () => {
     expect(slab.reading('volume')).toBe('81 cu ft');
     // A share is told as it is written: no 0.05, no 0.333333.
     await slab.type('waste', '1/3');
-    expect([slab.reading('waste'), slab.reading('order')]).toEqual(['', '108 cu ft']);
+    expect([slab.reading('waste'), slab.reading('order')]).toEqual(['33.33%', '108 cu ft']);
     await button(slab.view, 'volumes-in').setValue('cu yd');
     expect(slab.reading('volume')).toBe('3 cu yd');
     await slab.row('volume').get('[data-test=to-slate]').trigger('click');
