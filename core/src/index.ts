@@ -61,7 +61,7 @@ export {
 } from './scale/drawing-scale.ts';
 export { readSide } from './scale/read-side.ts';
 export { bestFits, COMMON_SCALES, type CommonScale, type Fit } from './scale/common-scales.ts';
-export { scaleBar, scaleRule } from './scale/scale-rule.ts';
+export { BAR_INSET, scaleBar, scaleRule } from './scale/scale-rule.ts';
 export { SOLVERS } from './setting-out/solvers.ts';
 export { solve, type Givens } from './setting-out/solve.ts';
 export { fieldEntry, readField, slateEntry } from './setting-out/read-field.ts';

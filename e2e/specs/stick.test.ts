@@ -91,7 +91,7 @@ describe('the mark in hand', () => {
     await bench.page.waitForFunction(() => document.querySelector('[data-test=add-on]')?.textContent.includes('40'));
     await bench.click('[data-test=add-on]');
     await bench.page.waitForSelector('.refused');
-    expect(await bench.text('.refused')).toContain('stop is a length, and this a plain number');
+    expect(await bench.text('.refused')).toContain('stop is a length, and this is a plain number');
     await bench.page.$$eval('[data-test=post-fix]', (fixes) =>
       (fixes as HTMLElement[]).find(({ textContent }) => textContent.includes('mm'))?.click(),
     );
@@ -107,12 +107,34 @@ describe('the whole story stick', () => {
     await bench.click('[data-test=open-stick]');
     await bench.click('[data-label=batten]');
     await bench.click('[data-test=rename]');
-    await bench.fill('[data-test=new-name]', 'mm');
+    // The cursor stands in the old name, all of it selected: what is typed takes its place.
+    await bench.page.keyboard.type('mm');
+    expect(await bench.page.$eval('[data-test=new-name]', (field) => (field as HTMLInputElement).value)).toBe('mm');
     await bench.page.waitForSelector('.rename [role=alert]');
     await bench.fill('[data-test=new-name]', 'lath');
     await bench.click('[data-test=rename-now]');
     await bench.page.waitForSelector('[data-label=lath]');
+    const focused = () => bench.page.evaluate(() => document.activeElement?.getAttribute('data-test'));
+    expect(await focused()).toBe('rename');
     expect(await bench.text('[data-test=users]')).toContain('lath × 3');
+    // Under its old name again it is the same mark that is looked at.
+    await bench.click('[data-test=undo]');
+    await bench.says('[data-test=story] h2', 'batten');
+    await bench.click('[data-test=rename]');
+    await bench.page.keyboard.type('lath');
+    await bench.press('Enter');
+    await bench.says('[data-test=story] h2', 'lath');
+    // A posting that is struck out and put back keeps the focus on its button.
+    await bench.fill('[data-test=story] .post input', '1 mm');
+    await bench.click('[data-test=post-on]');
+    await bench.click('[data-test=strike]');
+    await bench.page.waitForSelector('[data-test=put-back]');
+    expect(await focused()).toBe('put-back');
+    await bench.press('Enter');
+    await bench.page.waitForSelector('[data-test=strike]');
+    expect(await focused()).toBe('strike');
+    await bench.press('Enter');
+    await bench.page.waitForSelector('[data-test=put-back]');
     await bench.fill('[data-test=mark-note]', 'planed');
     await bench.press('Enter');
     await bench.click('[data-test=remove-mark]');

@@ -63,6 +63,28 @@ describe('traps', () => {
     ...EMPTY_SCOPE,
     mark: (name) => (name === 'rail' ? { ok: true, quantity: { value: makeRational(3), dimension: 0 } } : undefined),
   };
+  it('offers the mark of the job where a word of the notation is called as one', () => {
+    const three: Scope = {
+      ...EMPTY_SCOPE,
+      mark: (name) =>
+        ['m40', 'ft1', 'pitch'].includes(name)
+          ? { ok: true, quantity: { value: makeRational(3), dimension: 0 } }
+          : undefined,
+    };
+    const offered = (entry: string) =>
+      otherReadings(reckon(entry, { scope: three }), { scope: three }).map((other) => other.entry);
+    expect(offered('2 m40')).toEqual(['2 × m40']);
+    expect(offered('3 ft1')).toEqual(['3 × ft1']);
+    expect(offered('6/12 pitch')).toEqual(['6/12 × pitch']);
+  });
+
+  it('a mark of the job that is called as a counting word is the mark', () => {
+    const session = new Session(DEFAULT_STYLE);
+    expect(session.enter(`4' x 2 ea`).reading?.text).toBe('8′');
+    session.enter('ea = 3');
+    expect(session.enter(`4' x 2 ea`).reading?.text).toBe('24′');
+  });
+
   it.each([
     [`9'-7"`, `9' − 7"`],
     [`9'-7" + 2'-3"`, `9' − 7" + 2'-3" | 9'-7" + 2' − 3"`],
@@ -90,6 +112,30 @@ describe('traps', () => {
     ['1 ft^2', ''],
     [`9' 7"`, ''],
     ['5 + 6 * 4', ''],
+    // Written in a way that people also use for something else.
+    [`9'—7"`, `9' 7"`],
+    ['10-6 1/2', `10' 6 1/2"`],
+    ['25-11 7/8', `25' 11 7/8"`],
+    ['12-6"', `12" − 6"`],
+    ['8-0"', `8" − 0"`],
+    ['9ft.7in.', '9ft 0.7in.'],
+    ['9ft2', '9 ft 2 in'],
+    ['√3/2', '(√3) / 2'],
+    ['sqrt(3/2)', ''],
+    [`2x4x8'`, `2x4: 8' | 2" × 4"x8'`],
+    ['2x6x12', `2x6: 12'`],
+    ['1200 x 2400 mm', '1200 mm x 2400 mm'],
+    [`3 x 4'`, ''],
+    ['3 / 4"', '3/4"'],
+    ['7:30', '7 h 30 min'],
+    ['6:12', ''],
+    ['5% + 3%', '5% + (3%)'],
+    ['€20', '20'],
+    ['$20', ''],
+    [`5' (rail)`, `5' × rail`],
+    [`5' (rough)`, ''],
+    ['6/12 pitch', ''],
+    [`2 m40`, ''],
   ])('%s offers the other reading, one touch away: %s', (entry, others) => {
     const options = { scope: rail };
     const offered = otherReadings(reckon(entry, options), options);

@@ -15,6 +15,8 @@ export interface WholeTimes {
   readonly left: Quantity;
   /** An entry that comes to what is left over. */
   readonly leftEntry: string;
+  /** Asked for as a spacing (24′ @ 16″) rather than as a quotient. */
+  readonly isSpacing: boolean;
 }
 
 /**
@@ -35,5 +37,6 @@ export function wholeTimes(entry: Entry, scope: Scope, options: PrintOptions = {
   const times = roundValue(divideValue(whole.value, part.value), 'down').whole;
   const left = subtractValue(whole.value, multiplyValue(part.value, makeRational(times)));
   const leftEntry = `mod(${printExpr(expr.left, options)}; ${printExpr(expr.right, options)})`;
-  return { times, left: { value: left, dimension: whole.dimension }, leftEntry };
+  const isSpacing = expr.operator === 'at';
+  return { times, left: { value: left, dimension: whole.dimension }, leftEntry, isSpacing };
 }

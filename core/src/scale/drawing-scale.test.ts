@@ -107,6 +107,20 @@ describe('a drawing scale', () => {
     expect(on('paper', '3 kg', 'mm')).toBe('3 kg');
   });
 
+  it('reads paper to a finer division than the site, and in decimals what that would show as nothing', () => {
+    const on = (entry: string, style: Partial<ReadingStyle> = {}) =>
+      readSide(quantity(entry), 'paper', { ...DEFAULT_STYLE, ...style });
+    expect(on('2 15/32"')).toMatchObject({ text: '2 15⁄32″', rounding: 'exact' });
+    expect(on('2 15/32"', { finest: 128 }).text).toBe('2 15⁄32″');
+    expect(on('1 mm / 48', { length: 'mm' }).text).toBe('0.0208 mm');
+    expect(on('1 mm / 48').text).toBe('0.0008 in');
+    expect(on('12.34 mm', { length: 'm', metricStep: makeRational(5) })).toMatchObject({
+      text: '12.3 mm',
+      rounding: 'full',
+    });
+    expect(on('0"').text).toBe('0″');
+  });
+
   it('comes to the same as an entry and as a turn', () => {
     const part = fc.tuple(fc.integer({ min: 1, max: 400 }), fc.integer({ min: 1, max: 64 }));
     fc.assert(

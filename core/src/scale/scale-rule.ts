@@ -55,6 +55,8 @@ function readTimes({ size, unit }: Division, times: number, style: ReadingStyle)
   return readQuantity({ value, dimension: LENGTH }, { ...style, finest: 16, metricStep: makeRational(1, 10) }).text;
 }
 
+/** Free at the left of a bar, for half of the figure that stands over its beginning; in millimetres. */
+export const BAR_INSET = 4;
 const BAR = 5;
 const TYPE = 3;
 
@@ -70,7 +72,7 @@ export function scaleBar(scale: DrawingScale, room: number, style: ReadingStyle)
   const parts = Math.round(division.onPaper / fine.onPaper);
   const shapes: Shape[] = [];
   const top = TYPE + 3;
-  const left = 4;
+  const left = BAR_INSET;
   for (let n = 0; n < count; n += 1)
     if (n === 0 && parts > 1)
       for (let part = 0; part < parts; part += 1)

@@ -32,15 +32,19 @@ interface StripPlan {
   readonly apart: number;
   /** Between a mark and its label. */
   readonly leader: number;
+  /** Under the rod: what tells one strip from the next has its room there, where no mark lies. */
+  readonly foot: number;
 }
-const FULL_SIZE: StripPlan = { height: 44, rod: 8, label: 3.2, apart: 4.2, leader: 4 };
+const FULL_SIZE: StripPlan = { height: 48, rod: 8, label: 3.2, apart: 4.2, leader: 4, foot: 6 };
 const [LEAST_TYPE, MOST_TYPE] = [3.2, 5.5];
 /** One sheet holds one strip: the more marks, the smaller the type, so that each has room. */
 function oneStrip(marks: number, long: number): StripPlan {
   const label = Math.min(MOST_TYPE, Math.max(LEAST_TYPE, long / (marks * 1.35 + 1)));
-  return { height: 120, rod: 20, label, apart: label * 1.3, leader: 14 };
+  return { height: 120, rod: 20, label, apart: label * 1.3, leader: 14, foot: 2 };
 }
 const PER_METRE = 1000;
+/** Between a cut and what is printed next to it: more than a knife is off. */
+const CLEAR = 1.5;
 
 /**
  * The sheets of a rod: to scale on one, or full size in strips with cut lines, each strip with its number, and on every
@@ -92,11 +96,14 @@ function stripOf(
   const isLast = index === count - 1;
   const here = rod.marks.filter((mark) => at(mark) >= 0 && (at(mark) < long || (isLast && at(mark) <= long + 1e-6)));
   const end = isLast ? drawn - index * long : long;
-  const rodTop = plan.height - plan.rod - 2;
+  const rodTop = plan.height - plan.rod - plan.foot;
   const labelFoot = rodTop - plan.leader;
   const shapes: Shape[] = [box(0, rodTop, end, plan.rod)];
   const wanted = here.map(at);
-  const places = spreadLabels(wanted, plan.apart, plan.label, long - 0.5);
+  // Letters of an upright label stand to the left of its foot: all of them inside the cuts.
+  const isCut = count > 1;
+  const low = plan.label + (isCut ? CLEAR : 0);
+  const places = spreadLabels(wanted, plan.apart, low, long - (isCut && !isLast ? CLEAR : 0.5));
   here.forEach(({ mark }, order) => {
     const x = wanted[order] as number;
     const label = places[order] as number;
@@ -106,13 +113,15 @@ function stripOf(
       words(label, labelFoot - 0.5, `${mark.name}  ${mark.text}`, plan.label, { upright: true }),
     );
   });
-  if (count > 1) {
+  if (isCut) {
+    const cut = Math.max(end, (places[places.length - 1] ?? 0) + CLEAR);
     shapes.push(
       line(-4, plan.height, long + 4, plan.height, 'cut'),
       line(0, 0, 0, plan.height, 'cut'),
-      line(end, 0, end, plan.height, 'cut'),
-      words(1.5, plan.height - 4.5, `${index + 1}`, 4, { strong: true }),
-      words(end - 1.5, plan.height - 4.5, isLast ? 'end' : `${index + 2} joins here`, 2.8, { anchor: 'end' }),
+      // Nothing is joined to the last one: its labels may stand past the rod's end.
+      line(cut, 0, cut, plan.height, 'cut'),
+      words(1.5, plan.height - 1.5, `${index + 1}`, 4, { strong: true }),
+      words(end - 1.5, plan.height - 1.5, isLast ? 'end' : `${index + 2} joins here`, 2.8, { anchor: 'end' }),
     );
   }
   return shapes;

@@ -120,6 +120,31 @@ describe('the rod on paper', () => {
     expect(label?.kind === 'text' && label.x).toBeCloseTo(10 + 304.8 - 259.4, 9);
   });
 
+  it('keeps labels and what joins the strips clear of the cuts and of the marks', () => {
+    const marks = [
+      ...['a', 'b', 'c'].map((name, n) => ({ ...inches(name, 160 + n, 16), text: '10″' })),
+      { ...inches('end', 30), text: '2′ 6″' },
+    ];
+    for (const { shapes } of printed(rodOf(marks), { sheet: 'letter', size: 'full-size', metric: false, title: 'T' })) {
+      const cuts = shapes.flatMap((shape) =>
+        shape.kind === 'line' && shape.weight === 'cut' && shape.x1 === shape.x2 ? [shape] : [],
+      );
+      const rods = shapes.filter((shape) => shape.kind === 'box');
+      for (const shape of shapes) {
+        if (shape.kind !== 'text' || shape.strong) continue;
+        // An upright label reaches from its foot to the left by its height.
+        for (const cut of cuts)
+          if (shape.upright && Math.min(cut.y1, cut.y2) <= shape.y && shape.y <= Math.max(cut.y1, cut.y2))
+            expect(shape.x < cut.x1 ? cut.x1 - shape.x > 1 : shape.x - shape.size - cut.x1 > -0.01, shape.text).toBe(
+              true,
+            );
+        if (shape.text.endsWith('joins here') || shape.text === 'end')
+          for (const rod of rods)
+            expect(shape.y < rod.y || shape.y - shape.size > rod.y + rod.height - 0.01).toBe(true);
+      }
+    }
+  });
+
   it('keeps every shape on its sheet, for no marks and for sixty in one place', () => {
     const crowd = Array.from({ length: 60 }, (_, n) => ({ ...inches(`m${n}`, 960 + n, 8), text: '10′' }));
     for (const marks of [[], crowd])

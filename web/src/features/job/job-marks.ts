@@ -54,6 +54,8 @@ export interface JobLines {
 export function useMarks(job: JobLines) {
   const chosen = ref<string>();
   const chosenIn = ref<string>();
+  /** The line that stored the mark in hand: under its old name, after an undo, it is the same one. */
+  let heldBy: string | undefined;
 
   const marks = computed<readonly JobMark[]>(() => {
     job.rows();
@@ -82,7 +84,11 @@ export function useMarks(job: JobLines) {
       (latest, mark) => (latest === undefined || mark.changedBy > latest.changedBy ? mark : latest),
       undefined,
     );
-    return marks.value.find(({ name }) => name.toLowerCase() === wanted) ?? last;
+    return (
+      marks.value.find(({ name }) => name.toLowerCase() === wanted) ??
+      marks.value.find(({ keptBy }) => keptBy !== undefined && keptBy === heldBy) ??
+      last
+    );
   });
 
   function wantedName(): string | undefined {
@@ -92,6 +98,7 @@ export function useMarks(job: JobLines) {
   watch(
     inHand,
     (mark) => {
+      heldBy = mark?.keptBy;
       if (mark !== undefined && wantedName() === undefined) takeInHand(mark.name);
     },
     { immediate: true },

@@ -1,7 +1,16 @@
 <script setup lang="ts">
 /** The scale drawn: a bar, and a rule with paper along one edge and site along the other, at their size. */
 import { computed, ref } from 'vue';
-import { scaleBar, scaleRule, SHEETS, type Drawing, type DrawingScale, type Shape } from '@sprell/core';
+import {
+  BAR_INSET,
+  scaleBar,
+  scaleRule,
+  sheetHead,
+  SHEETS,
+  type Drawing,
+  type DrawingScale,
+  type Shape,
+} from '@sprell/core';
 import { remember, remembered } from '../../adapters/local-memory.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import DrawingPicture from '../../ui/drawing/DrawingPicture.vue';
@@ -36,23 +45,16 @@ const sheet = computed<Drawing>(() => {
         ? { ...shape, x1: shape.x1 + x, x2: shape.x2 + x, y1: shape.y1 + y, y2: shape.y2 + y }
         : { ...shape, x: shape.x + x, y: shape.y + y },
     );
-  const title: Shape = {
-    kind: 'text',
-    x: 20,
-    y: 20,
-    text: `${store.job?.title ?? ''}: ${props.scale.title}${props.scale.title === props.scale.says ? '' : `, ${props.scale.says}`}`,
-    size: 4.5,
-    anchor: 'start',
-    upright: false,
-    strong: true,
-  };
+  const { title, says } = props.scale;
+  const what = `${title}${title === says ? '' : `, ${says}`}: bar and rule, full size.`;
   return {
     width,
     height,
     shapes: [
-      title,
-      ...put(scaleBar(props.scale.scale, long, store.style), 20, 30),
-      ...put(scaleRule(props.scale.scale, long, store.style), 20, 55),
+      ...sheetHead(store.job?.title ?? '', what, width),
+      // Both begin at one place.
+      ...put(scaleBar(props.scale.scale, long, store.style), 20 - BAR_INSET, 34),
+      ...put(scaleRule(props.scale.scale, long, store.style), 20, 59),
     ],
   };
 });
@@ -62,7 +64,13 @@ const sheet = computed<Drawing>(() => {
   <section class="drawn" aria-label="The scale, drawn">
     <div class="paper" :style="{ zoom: stretch }" tabindex="0" role="group" aria-label="Bar and rule">
       <DrawingPicture :drawings="[bar]" :title="`A scale bar for ${scale.says}`" actual-size />
-      <DrawingPicture :drawings="[rule]" :title="`A rule for ${scale.says}: paper below, site above`" actual-size />
+      <DrawingPicture
+        class="rule"
+        :style="{ marginLeft: `${BAR_INSET}mm` }"
+        :drawings="[rule]"
+        :title="`A rule for ${scale.says}: paper below, site above`"
+        actual-size
+      />
     </div>
     <div class="tools">
       <PlainButton :aria-expanded="isPrinting" data-test="print-rule" @click="isPrinting = !isPrinting"

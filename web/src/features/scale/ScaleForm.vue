@@ -39,6 +39,16 @@ watch(
   },
 );
 
+const RATIO = /^\s*(\d[\d.,]*)\s*:\s*(\d[\d.,]*)\s*$/;
+/** 1:48 written in one field is a ratio, whatever was to be written there. */
+const asRatio = computed(() => {
+  const found = RATIO.exec(content.paper) ?? RATIO.exec(content.site);
+  return found && { paper: found[1] as string, site: found[2] as string };
+});
+function takeRatio(): void {
+  if (asRatio.value) Object.assign(content, { kind: 'ratio', ...asRatio.value });
+}
+
 const issue = computed(() =>
   content.paper.trim() === '' || content.site.trim() === '' ? undefined : store.scaleIssue(content),
 );
@@ -92,6 +102,10 @@ function pick(event: Event): void {
         @enter="keep"
       />
     </div>
+    <p v-if="asRatio" class="about">
+      This is a ratio.
+      <PlainButton data-test="as-ratio" @click="takeRatio">Use {{ asRatio.paper }}:{{ asRatio.site }}</PlainButton>
+    </p>
     <label class="row"
       >Name of the drawing, if you like
       <input

@@ -5,9 +5,10 @@
  */
 import { computed } from 'vue';
 import { ArrowLeftRight, ArrowRight, FileText, House, X } from 'lucide-vue-next';
-import { describeIssue, readSide, turn, type Quantity, type ReadingStyle, type Side } from '@sprell/core';
+import { describeIssue, kindOf, readSide, turn, type Quantity, type ReadingStyle, type Side } from '@sprell/core';
 import { forDrawing, type Drawn } from '../../ui/drawn.ts';
 import SizeText from '../../ui/SizeText.vue';
+import { roundingWord } from '../bench/reading/rounding-words.ts';
 import type { JobScale } from '../job/job-scales.ts';
 import { ON, OTHER } from './side-words.ts';
 
@@ -28,10 +29,14 @@ const typed = computed(() => forDrawing(props.quantity));
 const turned = computed(() =>
   typed.value && props.scale.scale ? turn(typed.value, props.scale.scale, props.from) : undefined,
 );
-const typedText = computed(() => (typed.value ? readSide(typed.value, props.from, props.style).text : ''));
-const otherText = computed(() =>
-  turned.value?.ok === true ? readSide(turned.value.value, other.value, props.style).text : '',
-);
+/** A size on a side as it reads, with a word where it lies a little over or under what is shown. */
+function shownOn(side: Side, quantity: Quantity | undefined): { readonly text: string; readonly rounding: string } {
+  if (quantity === undefined) return { text: '', rounding: '' };
+  const reading = readSide(quantity, side, props.style);
+  return { text: reading.text, rounding: roundingWord(kindOf(quantity.dimension), reading) ?? '' };
+}
+const typedShown = computed(() => shownOn(props.from, typed.value));
+const otherShown = computed(() => shownOn(other.value, turned.value?.ok === true ? turned.value.value : undefined));
 const problem = computed(() => (turned.value?.ok === false ? describeIssue(turned.value.issue) : undefined));
 </script>
 
@@ -74,13 +79,13 @@ const problem = computed(() => (turned.value?.ok === false ? describeIssue(turne
           />
           {{ ON[from] }}</span
         >
-        <SizeText class="figure" :text="typedText" />
+        <SizeText class="figure" :text="typedShown.text" /><span class="rounding">{{ typedShown.rounding }}</span>
       </p>
       <ArrowRight class="arrow" :size="22" aria-label="is" />
       <button
         type="button"
         class="side other"
-        :aria-disabled="otherText === '' || !canLand"
+        :aria-disabled="otherShown.text === '' || !canLand"
         :title="`Put the size ${ON[other]} on the slate`"
         data-test="other-side"
         @pointerdown.prevent
@@ -94,7 +99,7 @@ const problem = computed(() => (turned.value?.ok === false ? describeIssue(turne
           />
           {{ ON[other] }}</span
         >
-        <SizeText class="figure" :text="otherText" />
+        <SizeText class="figure" :text="otherShown.text" /><span class="rounding">{{ otherShown.rounding }}</span>
       </button>
     </div>
     <p v-if="problem" class="problem">{{ problem }}</p>

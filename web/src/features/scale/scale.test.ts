@@ -101,6 +101,15 @@ describe('the form of a scale', () => {
       [{ kind: 'sizes', paper: '1/4"', site: `1'`, name: null }],
     ]);
   });
+
+  it('takes a ratio written in one field for what it is', async () => {
+    const form = mount(ScaleForm, { props: { start: undefined } });
+    const [paper] = form.findAll<HTMLInputElement>('.sides input');
+    await paper?.setValue('1:48');
+    await form.get('[data-test=as-ratio]').trigger('click');
+    await form.get('form').trigger('submit');
+    expect(form.emitted('keep')).toEqual([[{ kind: 'ratio', paper: '1', site: '48', name: null }]]);
+  });
 });
 
 describe('which scale a bar fits', () => {

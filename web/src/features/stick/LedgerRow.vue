@@ -34,8 +34,13 @@ const source = computed(() => `#${props.entry.number}${props.entry.label === nul
         @click="emit('freeze')"
         >Hold this value</PlainButton
       >
-      <PlainButton v-if="entry.struck" data-test="put-back" @click="emit('putBack')">Put back</PlainButton>
-      <PlainButton v-else-if="isPosting" data-test="strike" @click="emit('strike')">Strike out</PlainButton>
+      <!-- One button for both, so that it keeps the focus. -->
+      <PlainButton
+        v-if="entry.struck || isPosting"
+        :data-test="entry.struck ? 'put-back' : 'strike'"
+        @click="entry.struck ? emit('putBack') : emit('strike')"
+        >{{ entry.struck ? 'Put back' : 'Strike out' }}</PlainButton
+      >
     </span>
   </li>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One mark: its value, how it came to it, and everything that can be done with it. */
-import { computed, ref, watch } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import { Hand } from 'lucide-vue-next';
 import { nameIssue } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
@@ -41,10 +41,24 @@ const nameProblem = computed(() => {
   const others = store.marks.map((mark) => mark.name).filter((other) => other !== name.value);
   return nameIssue(wanted, others);
 });
+const nameField = ref<HTMLInputElement>();
+const header = ref<HTMLElement>();
+/** The old name is there to be written over. */
+async function askName(): Promise<void> {
+  newName.value = name.value;
+  await nextTick();
+  nameField.value?.focus();
+  nameField.value?.select();
+}
+async function leaveName(): Promise<void> {
+  newName.value = undefined;
+  await nextTick();
+  header.value?.querySelector<HTMLElement>('[data-test=rename]')?.focus();
+}
 function rename(): void {
   const wanted = newName.value?.trim() ?? '';
   if (wanted === '' || nameProblem.value) return;
-  newName.value = undefined;
+  void leaveName();
   if (wanted === name.value) return;
   stick.rename(name.value, wanted);
   emit('renamed', wanted);
@@ -89,9 +103,10 @@ const usedBy = computed(() => props.story.usedBy.join(', '));
 
 <template>
   <section class="story" :aria-label="`Mark ${name}`" data-test="story">
-    <header>
-      <form v-if="newName !== undefined" class="rename" @submit.prevent="rename">
+    <header ref="header">
+      <form v-if="newName !== undefined" class="rename" @submit.prevent="rename" @keydown.esc="leaveName">
         <input
+          ref="nameField"
           v-model="newName"
           aria-label="New name of the mark"
           maxlength="60"
@@ -100,7 +115,7 @@ const usedBy = computed(() => props.story.usedBy.join(', '));
           data-test="new-name"
         />
         <PlainButton leading type="submit" data-test="rename-now">Rename</PlainButton>
-        <PlainButton @click="newName = undefined">Leave</PlainButton>
+        <PlainButton @click="leaveName">Leave</PlainButton>
         <p v-if="nameProblem" class="problem" role="alert">
           <IssueText :issue="nameProblem" @mend="(fix) => (newName = fix.entry)" />
         </p>
@@ -108,7 +123,7 @@ const usedBy = computed(() => props.story.usedBy.join(', '));
       </form>
       <template v-else>
         <h2>{{ name }}</h2>
-        <PlainButton data-test="rename" @click="newName = name">Rename</PlainButton>
+        <PlainButton data-test="rename" @click="askName">Rename</PlainButton>
       </template>
     </header>
     <p class="value" :class="{ wrong: story.mark.problem }" data-test="mark-value">

@@ -40,10 +40,16 @@ const rod = computed(() => rodOf(store.marks.filter(isLain)));
 const lengths = computed(() => new Set(rod.value.marks.map(({ mark }) => mark.name)));
 const others = computed(() => store.marks.filter(({ name }) => !lengths.value.has(name)));
 
-const picked = ref<string>();
+/** The mark that is looked at, with the line that stored it: it is the same one under another name. */
+const picked = ref<{ readonly name: string; readonly keptBy: string | undefined }>();
+function pick(name: string): void {
+  picked.value = { name, keptBy: store.marks.find((mark) => mark.name === name)?.keptBy };
+}
 const chosen = computed(() => {
-  const names = store.marks.map(({ name }) => name);
-  return picked.value !== undefined && names.includes(picked.value) ? picked.value : (store.inHand?.name ?? names[0]);
+  const found =
+    store.marks.find(({ name }) => name === picked.value?.name) ??
+    store.marks.find(({ keptBy }) => keptBy !== undefined && keptBy === picked.value?.keptBy);
+  return found?.name ?? store.inHand?.name ?? store.marks[0]?.name;
 });
 const story = computed(() => {
   void store.rows;
@@ -125,7 +131,7 @@ function use(name: string): void {
         :chosen
         :in-hand="store.inHand?.name"
         :gaps
-        @choose="(name) => (picked = name)"
+        @choose="pick"
       />
       <div v-if="shows === 'rod' && others.length > 0" class="others">
         <h2>Of other kinds, beside the rod</h2>
@@ -136,7 +142,7 @@ function use(name: string): void {
               class="other"
               :class="{ chosen: mark.name === chosen }"
               :data-label="mark.name"
-              @click="picked = mark.name"
+              @click="pick(mark.name)"
             >
               {{ mark.name }} <SizeText class="figure" :text="mark.reading" />
             </button>
@@ -151,7 +157,7 @@ function use(name: string): void {
           :style="store.style"
           :chosen
           :note-of="noteOf"
-          @choose="(name) => (picked = name)"
+          @choose="pick"
         />
       </div>
       <RodPrint v-if="shows === 'print'" class="print" />
@@ -161,7 +167,7 @@ function use(name: string): void {
           :key="store.job?.id"
           :story
           @use="use"
-          @renamed="(name) => (picked = name)"
+          @renamed="pick"
           @removed="picked = undefined"
         />
       </component>

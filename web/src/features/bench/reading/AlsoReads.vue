@@ -59,7 +59,7 @@ function wordsOf({ units = [] }: ReadingForm): string {
   return units.map(({ unit, power: n }) => `${unitById(unit as UnitId).words[0]}${n === 1 ? '' : n}`).join(' ');
 }
 
-function other(name: string, quantity: Quantity, read: Other['read'], lead: Other['lead']): Other {
+function otherReading(name: string, quantity: Quantity, read: Other['read'], lead: Other['lead']): Other {
   const { text, plain } = read(quantity);
   return { name, text, plain, read, lead };
 }
@@ -71,7 +71,7 @@ const others = computed<readonly Other[]>(() => {
   const found: readonly Other[] =
     kind === 'length'
       ? LENGTHS.map((length) =>
-          other(
+          otherReading(
             LENGTH_NAMES[length],
             quantity,
             (one) => readQuantity(one, { ...style, length }),
@@ -79,7 +79,7 @@ const others = computed<readonly Other[]>(() => {
           ),
         )
       : (UNITS_BY_KIND[kind] ?? []).map((form) =>
-          other(
+          otherReading(
             ABOUT_UNITS[form.units?.[0]?.unit as UnitId].split(',')[0] as string,
             quantity,
             (one) => readQuantity(one, style, form),

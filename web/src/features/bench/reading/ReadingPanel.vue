@@ -4,6 +4,7 @@ import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useClipboard } from '@vueuse/core';
 import { Copy } from 'lucide-vue-next';
 import {
+  answerDifference,
   describeIssue,
   exactText,
   kindOf,
@@ -118,6 +119,7 @@ const lateBeside = afterPaint(() => ({
   problem: props.reckoned === undefined ? problem.value : undefined,
   whole: props.whole,
   leftOver: leftOver.value,
+  difference: shown.value?.outcome && answerDifference(shown.value.outcome, props.style)?.text,
 }));
 const beside = computed(() => forDrawing(lateBeside.value));
 
@@ -200,8 +202,14 @@ const lead = (length: LengthStyle) => emit('change', { length });
     </ReadingChoices>
     <slot />
     <p v-if="beside.problem" class="problem">{{ beside.problem }}</p>
+    <p v-if="beside.difference" class="whole" data-test="difference">
+      <span>They differ by <SizeText :text="beside.difference" /></span>
+    </p>
     <p v-if="beside.whole && beside.leftOver" class="whole" data-test="whole">
-      <span>{{ beside.whole.times }} times, <SizeText :text="beside.leftOver.text" /> left over</span>
+      <span
+        >{{ beside.whole.times }} {{ beside.whole.isSpacing ? 'spacings' : 'times' }},
+        <SizeText :text="beside.leftOver.text" /> left over</span
+      >
       <PlainButton v-if="beside.leftOver.steps" @click="whole && emit('use', whole.leftEntry)"
         >Use what is left</PlainButton
       >

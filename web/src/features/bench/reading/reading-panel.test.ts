@@ -94,6 +94,16 @@ describe('the reading', () => {
     expect(panel.emitted('use')).toEqual([['mod(24′ 5″; 16″)']]);
   });
 
+  it('says of a spacing that it is one, and by how much two sizes differ', async () => {
+    const spacing = await aReading(`24' @ 16"`);
+    expect(spacing.get('[data-test=read-back]').text()).toBe('24′ ÷ 16″');
+    expect(squeezed(spacing.get('[data-test=whole]').text())).toContain('18 spacings, 0″ left over');
+    const compared = await aReading(`5' > 4' 7/8"`);
+    expect(compared.get('[data-test=reading]').text()).toBe('yes');
+    expect(squeezed(compared.get('[data-test=difference]').text())).toBe('They differ by 11 1⁄8″');
+    expect((await aReading(`5' == 60"`)).find('[data-test=difference]').exists()).toBe(false);
+  });
+
   it('shows the last line while nothing is typed, and its problem when it has one', async () => {
     const panel = await aReading('1', { reckoned: undefined, resting: reckon('1 / 0') });
     expect(panel.get('.problem').text()).toContain('divides by zero');

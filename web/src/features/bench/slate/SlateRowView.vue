@@ -140,13 +140,13 @@ watch(
       :aria-label="`Use ${reading.reading?.text ?? reading.answer ?? ''} of line ${row.line.number}`"
       data-test="result"
       @pointerdown.prevent
-      @click="emit('use', 'result')"
+      @click="emit('use', reading.answer === undefined ? 'result' : 'entry')"
     >
-      <SizeText :text="reading.reading?.text ?? reading.answer ?? ''" /><span
+      <SizeText :text="reading.reading?.text ?? reading.answer ?? ''" /><SizeText
         v-if="reading.rounding"
         class="rounding"
-        >{{ reading.rounding }}</span
-      >
+        :text="reading.rounding"
+      />
     </button>
     <template #rest>
       <NoteField

@@ -1,4 +1,5 @@
 import {
+  answerDifference,
   describeIssue,
   kindOf,
   printEntry,
@@ -13,7 +14,7 @@ import { roundingWord } from '../reading/rounding-words.ts';
 export interface LineReading {
   readonly readBack: string;
   readonly reading: Reading | undefined;
-  /** full, shy or rounded; undefined when the reading is the true size. */
+  /** full, shy or rounded, undefined when the reading is the true size; of a comparison, by how much the sides differ. */
   readonly rounding: string | undefined;
   /** "yes" or "no" for a comparison. */
   readonly answer: string | undefined;
@@ -27,7 +28,11 @@ export function readLine({ parsed, result }: WorkedLine, style: ReadingStyle): L
     parsed.entry === undefined ? parsed.source : printEntry({ ...parsed.entry, label: undefined }, style);
   const nothing = { readBack, reading: undefined, rounding: undefined, answer: undefined, problem: undefined };
   if (!result.ok) return { ...nothing, problem: describeIssue(result.issue) };
-  if (result.outcome.kind === 'answer') return { ...nothing, answer: result.outcome.yes ? 'yes' : 'no' };
+  if (result.outcome.kind === 'answer') {
+    const difference = answerDifference(result.outcome, style)?.text;
+    const rounding = difference === undefined ? undefined : `by ${difference}`;
+    return { ...nothing, answer: result.outcome.yes ? 'yes' : 'no', rounding };
+  }
   if (parsed.entry === undefined) return nothing;
   const { reading, issue } = readOutcome(parsed.entry, result.outcome.quantity, style);
   return {

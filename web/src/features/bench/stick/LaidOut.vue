@@ -23,12 +23,12 @@ const room = ref<HTMLElement>();
 const { width, height } = useElementSize(room);
 const isPhone = useMediaQuery('(max-width: 760px)');
 const isCoarse = useMediaQuery('(pointer: coarse)');
-/** The least height a finger or a mouse is sure of (WCAG 2.2, target size); the width of a name, a size and the hand. */
+/** The least height a finger is sure of, and a mouse (WCAG 2.2, target size); the width of a name, a size and the hand. */
 const hasRods = computed(() => joined.value && !isPhone.value);
 const sizes = computed(() => ({
-  least: 24,
+  least: isCoarse.value ? 48 : 24,
   most: isCoarse.value ? 48 : 40,
-  width: 150 + (hasRods.value ? ROD_COLUMN : 0),
+  width: (isCoarse.value ? 172 : 150) + (hasRods.value ? ROD_COLUMN : 0),
 }));
 const laid = computed(() => columnsFor(shown.value.length, { width: width.value, height: height.value }, sizes.value));
 const columns = computed(() => {

@@ -141,6 +141,11 @@ li {
 .laid .hold {
   width: 26px;
 }
+@media (pointer: coarse) {
+  .laid .hold {
+    width: 48px;
+  }
+}
 /* Beside each other, in a row that is scrolled. */
 .chip {
   flex: none;
