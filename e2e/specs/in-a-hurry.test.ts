@@ -6,7 +6,7 @@ import { DESKTOP, launchBrowser, openBench, PHONE, type Bench } from '../fixture
  * Hands that do not wait for the screen: what is touched right behind the last key acts on what was typed, whatever is
  * drawn by then and however slow the processor is. SPRELL_TRIES says how often.
  */
-const TRIES = Number(process.env['SPRELL_TRIES'] ?? 72);
+const TRIES = Number(process.env['SPRELL_TRIES'] ?? 108);
 
 let browser: Browser;
 beforeAll(async () => {
@@ -26,46 +26,113 @@ const JOB = 'Bandstand, Quill Park';
 /** A size that no other try has. */
 const sizeOf = (attempt: number) => `${attempt + 1} ${2 * (attempt % 8) + 1}/16"`;
 
+type Places = Readonly<Record<string, { x: number; y: number }>>;
+
 interface Act {
   readonly what: string;
+  /** What is typed; the size itself where nothing else is said. */
+  readonly typed?: (size: string) => string;
   /** What is done behind the last key. */
-  readonly act: (bench: Bench, at: Readonly<Record<string, { x: number; y: number }>>) => Promise<void>;
+  readonly act: (bench: Bench, at: Places, attempt: number) => Promise<void>;
   /** The lines that are to come of it. */
-  readonly lines: (size: string) => readonly RegExp[];
+  readonly lines: (size: string, attempt: number) => readonly RegExp[];
+  /** What is to be copied. */
+  readonly copies?: (attempt: number) => string;
 }
 
-const quoted = (size: string) => size.replace(/[/"]/g, '\\$&');
-const alt = async (bench: Bench, key: 'Equal' | 'Minus') => {
+const quoted = (text: string) => text.replace(/[/+.]/g, '\\$&');
+const only = (text: string) => new RegExp(`^${quoted(text)}$`);
+const alt = async (bench: Bench, key: 'Equal' | 'Minus' | 'KeyK') => {
   await bench.page.keyboard.down('Alt');
   await bench.page.keyboard.press(key);
   await bench.page.keyboard.up('Alt');
 };
-const click =
-  (name: string): Act['act'] =>
-  async (bench, at) => {
-    const place = at[name];
-    if (place === undefined) throw new Error(`There is no ${name} to be touched.`);
-    await bench.page.mouse.click(place.x, place.y);
-  };
+const click = async (bench: Bench, at: Places, name: string) => {
+  const place = at[name];
+  if (place === undefined) throw new Error(`There is no ${name} to be touched.`);
+  await bench.page.mouse.click(place.x, place.y);
+};
+const land = (bench: Bench) => bench.press('Enter');
+/** Millimetres of a size, to the whole one that the bench shows. */
+const millimetres = (attempt: number) => Math.round((attempt + 1 + (2 * (attempt % 8) + 1) / 16) * 25.4);
 
 const ACTS: readonly Act[] = [
+  { what: 'adds by key', act: (bench) => alt(bench, 'Equal'), lines: (size) => [only(`kb += ${size}`)] },
+  { what: 'subtracts by key', act: (bench) => alt(bench, 'Minus'), lines: (size) => [only(`kb -= ${size}`)] },
+  { what: 'adds by touch', act: (bench, at) => click(bench, at, 'add-on'), lines: (size) => [only(`kb += ${size}`)] },
   {
-    what: 'adds by key',
-    act: (bench) => alt(bench, 'Equal'),
-    lines: (size) => [new RegExp(`^kb \\+= ${quoted(size)}$`)],
+    what: 'subtracts by touch',
+    act: (bench, at) => click(bench, at, 'knock-off'),
+    lines: (size) => [only(`kb -= ${size}`)],
   },
+  { what: 'lands', act: land, lines: (size) => [only(size)] },
   {
-    what: 'subtracts by key',
-    act: (bench) => alt(bench, 'Minus'),
-    lines: (size) => [new RegExp(`^kb -= ${quoted(size)}$`)],
+    what: 'lands behind a name that is suggested still',
+    typed: (size) => `${size} + kb`,
+    act: land,
+    lines: (size) => [only(`${size} + kb`)],
   },
-  { what: 'adds by touch', act: click('add-on'), lines: (size) => [new RegExp(`^kb \\+= ${quoted(size)}$`)] },
-  { what: 'subtracts by touch', act: click('knock-off'), lines: (size) => [new RegExp(`^kb -= ${quoted(size)}$`)] },
-  { what: 'lands', act: (bench) => bench.press('Enter'), lines: (size) => [new RegExp(`^${quoted(size)}$`)] },
   {
     what: 'turns at the scale',
-    act: click('other-side'),
-    lines: (size) => [new RegExp(`^${quoted(size)}$`), /^#\{[0-9a-f-]+\} \* /],
+    act: (bench, at) => click(bench, at, 'other-side'),
+    lines: (size) => [only(size), /^#\{[0-9a-f-]+\} \* /],
+  },
+  {
+    what: 'stores under a name',
+    act: async (bench, _, attempt) => {
+      await alt(bench, 'KeyK');
+      await bench.page.keyboard.type(`s${attempt}`);
+      await bench.press('Enter');
+      // The next one goes to the mark that was in hand before.
+      await bench.click('[data-hold=kb]');
+    },
+    lines: (size, attempt) => [only(`s${attempt} = ${size}`)],
+  },
+  {
+    what: 'uses a mark',
+    typed: (size) => `${size} + `,
+    act: async (bench, at) => {
+      await click(bench, at, 'kb');
+      await bench.page.focus(ENTRY);
+      await land(bench);
+    },
+    lines: (size) => [only(`${size} + kb`)],
+  },
+  {
+    what: 'copies',
+    act: async (bench, at) => {
+      await click(bench, at, 'copy');
+      await bench.page.focus(ENTRY);
+      await land(bench);
+    },
+    lines: (size) => [only(size)],
+    copies: (attempt) => {
+      const inches = attempt + 1;
+      const feet = Math.floor(inches / 12);
+      return `${feet > 0 ? `${feet}' ` : ''}${inches % 12 > 0 ? `${inches % 12} ` : ''}${2 * (attempt % 8) + 1}/16"`;
+    },
+  },
+  {
+    what: 'copies in another unit',
+    act: async (bench, at) => {
+      // Where it is not drawn yet there is nothing to touch, and nothing is copied.
+      await click(bench, at, 'also');
+      await bench.page.focus(ENTRY);
+      await land(bench);
+    },
+    lines: (size) => [only(size)],
+    copies: (attempt) => `${millimetres(attempt)} mm`,
+  },
+  {
+    what: 'chooses how it reads',
+    act: async (bench, at) => {
+      await click(bench, at, 'finest');
+      await bench.page.waitForSelector('[data-option="32"]');
+      await bench.page.$eval('[data-option="32"]', (option) => (option as HTMLElement).click());
+      await bench.page.focus(ENTRY);
+      await land(bench);
+    },
+    lines: (size) => [only(`${size} to 1/32`)],
   },
 ];
 
@@ -100,6 +167,21 @@ describe('a hand in a hurry', () => {
     { timeout: 120_000 + TRIES * 2_000 },
     async () => {
       const bench = await openBench(browser, DESKTOP);
+      // Nothing else of the page uses the clipboard: what is copied is noted here.
+      await bench.page.evaluateOnNewDocument(() => {
+        const copied: string[] = [];
+        Object.assign(globalThis, { copied });
+        Object.defineProperty(navigator, 'clipboard', {
+          value: { writeText: (text: string) => Promise.resolve(void copied.push(text)) },
+        });
+        Object.assign(document, {
+          execCommand: () => {
+            copied.push((document.activeElement as HTMLTextAreaElement).value);
+            return true;
+          },
+        });
+      });
+      await bench.goto();
       await bench.land(`kb = 400'`);
       await bench.says('[data-test=held]', `kb 400′`);
       await bench.click('a[href="/scales"]');
@@ -110,23 +192,28 @@ describe('a hand in a hurry', () => {
       await bench.page.focus(ENTRY);
       await bench.page.keyboard.type('1"');
       await bench.drawn();
-      const at = await places(bench, 'add-on', 'knock-off', 'other-side');
+      const at = await places(bench, 'add-on', 'knock-off', 'other-side', 'copy', 'also', 'finest');
+      const kb = await (await bench.page.$('[data-mark=kb]'))?.boundingBox();
+      if (kb) at['kb'] = { x: kb.x + 20, y: kb.y + kb.height / 2 };
       await bench.clear();
       await bench.page.focus(ENTRY);
 
       const session = await bench.page.createCDPSession();
       const wanted: (readonly [string, RegExp])[] = [];
+      const copies: string[] = [];
       for (let attempt = 0; attempt < TRIES; attempt += 1) {
-        const rate = SLOWER[attempt % SLOWER.length] as number;
-        const pause = BEHIND[Math.floor(attempt / SLOWER.length) % BEHIND.length] as number;
-        const one = ACTS[Math.floor(attempt / (SLOWER.length * BEHIND.length)) % ACTS.length] as Act;
+        const one = ACTS[attempt % ACTS.length] as Act;
+        const round = Math.floor(attempt / ACTS.length);
+        const rate = SLOWER[round % SLOWER.length] as number;
+        const pause = BEHIND[Math.floor(round / SLOWER.length) % BEHIND.length] as number;
         await session.send('Emulation.setCPUThrottlingRate', { rate });
         const size = sizeOf(attempt);
-        await bench.page.keyboard.type(size);
+        await bench.page.keyboard.type(one.typed?.(size) ?? size);
         if (pause > 0) await new Promise((resolve) => setTimeout(resolve, pause));
-        await one.act(bench, at);
+        await one.act(bench, at, attempt);
         await bench.page.focus(ENTRY);
-        for (const line of one.lines(size)) wanted.push([`${one.what}: ${size}, ÷${rate}, ${pause} ms`, line]);
+        for (const line of one.lines(size, attempt)) wanted.push([`${one.what}: ${size}, ÷${rate}, ${pause} ms`, line]);
+        if (one.copies) copies.push(one.copies(attempt));
       }
       await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
       const came = (await linesOf(bench, JOB)).slice(before).map(({ source }) => source);
@@ -135,9 +222,40 @@ describe('a hand in a hurry', () => {
       );
       expect(wrong).toEqual([]);
       expect(came).toHaveLength(wanted.length);
+      const copied = await bench.page.evaluate(() => (globalThis as unknown as { copied: string[] }).copied);
+      expect(copied.filter((text) => !copies.includes(text))).toEqual([]);
+      const ofTheReading = copies.filter((text) => !text.endsWith('mm'));
+      expect(copied.filter((text) => !text.endsWith('mm'))).toEqual(ofTheReading);
       expect(bench.errors).toEqual([]);
     },
   );
+
+  it('puts on the slate what it gave a shape, at every speed of the processor', async () => {
+    const bench = await openBench(browser, DESKTOP);
+    const before = (await linesOf(bench, JOB)).length;
+    await bench.page.goto(`${new URL(bench.page.url()).origin}/setting-out/right-triangle`);
+    const run = '[data-field=run] input';
+    await bench.fill('[data-field=rise] input', `9'`);
+    await bench.fill(run, `12'`);
+    await bench.page.waitForSelector('[data-field=diagonal] [data-test=to-slate]:not([disabled])');
+    const box = await (await bench.page.$('[data-field=diagonal] [data-test=to-slate]'))?.boundingBox();
+    if (!box) throw new Error('There is nothing to put the diagonal on the slate by.');
+    const session = await bench.page.createCDPSession();
+    const wanted: string[] = [];
+    for (let attempt = 0; attempt < SLOWER.length * BEHIND.length; attempt += 1) {
+      await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER[attempt % SLOWER.length] as number });
+      await bench.page.locator(run).click({ count: 3 });
+      await bench.page.keyboard.type(`${attempt + 20}'`);
+      await new Promise((resolve) => setTimeout(resolve, BEHIND[Math.floor(attempt / SLOWER.length)]));
+      await bench.page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
+      wanted.push(`hyp(9'; ${attempt + 20}')`);
+    }
+    await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+    await bench.page.goto(`${new URL(bench.page.url()).origin}/`);
+    await bench.page.waitForSelector('[data-line]');
+    expect((await linesOf(bench, JOB)).slice(before).map(({ source }) => source)).toEqual(wanted);
+    expect(bench.errors).toEqual([]);
+  });
 
   it('has its touches counted once each, twice where it touches twice', async () => {
     const bench = await openBench(browser, PHONE);

@@ -152,12 +152,15 @@ export async function main(args: readonly string[]): Promise<number> {
 /** Answers are gathered to blocks of about this many characters: one write a line would cost more than the reckoning. */
 const BLOCK = 1 << 16;
 
+/** White space as an entry has it, the invisible signs of pasted text among it. */
+const BLANK = /^[\s\p{Cc}\p{Cf}]*$/u;
+
 async function answerInput(answer: (entry: string) => string): Promise<void> {
   let block = '';
   // A reader that closes the pipe early (head) is no failure of ours.
   process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
   for await (const line of createInterface({ input: process.stdin, crlfDelay: Infinity })) {
-    if (line.trim() === '') continue;
+    if (BLANK.test(line)) continue;
     block += answer(line);
     if (block.length >= BLOCK) {
       const drained = process.stdout.write(block);

@@ -92,6 +92,12 @@ function spokenOperator(c: Cursor): OperatorInfo | undefined {
   return word === 'multiplied' ? BINARY_OPERATORS.multiply : undefined;
 }
 
+/** Past the word or words that say an operator; a name multiplies without any. */
+function passOperatorWord(c: Cursor, operator: OperatorInfo['operator']): void {
+  if (operator === 'of') c.advance();
+  else if (spokenOperator(c)) c.moveTo(c.index + 2);
+}
+
 /** The word at the cursor is a name or a function, and no word that ends the expression. */
 function startsName(c: Cursor): boolean {
   const word = c.word();
@@ -107,7 +113,7 @@ function readOperators(c: Cursor, first: Expr, level: number): Expr {
     if (info.level < level) return left;
     const { operator } = info;
     const before = c.lastEnd();
-    if (spokenOperator(c)) c.moveTo(c.index + 2);
+    if (c.kind === T.WORD) passOperatorWord(c, operator);
     else if (operator !== 'multiply' || c.kind === T.TIMES) c.advance();
     const right = readBinary(c, info.level + 1);
     if (right === undefined) {

@@ -297,8 +297,10 @@ function readSlope(c: Cursor, amount: NumberLiteral): SlopeLiteral | undefined {
   return { kind: 'slope', start: amount.start, end: c.lastEnd(), rise: part(amount.top), run: part(12) };
 }
 
+const PITCH = 'pitch';
+
 function isPitchWord(c: Cursor): boolean {
-  return c.kind === T.WORD && c.word() === 'pitch';
+  return c.kind === T.WORD && c.end() - c.start() === PITCH.length && c.word() === PITCH;
 }
 
 /**
@@ -306,7 +308,8 @@ function isPitchWord(c: Cursor): boolean {
  * one. Undefined, and nothing consumed, where it does not.
  */
 function readTemperatureLetter(c: Cursor): Unit | undefined {
-  const unit = c.kind === T.WORD ? LETTER_SCALES.get(c.word()) : undefined;
+  if (c.kind !== T.WORD || c.end() - c.start() !== 1) return undefined;
+  const unit = LETTER_SCALES.get(c.word());
   if (unit === undefined || c.kindAt(c.index + 1) !== T.WORD || !/^(?:in|to)$/.test(c.word(c.index + 1)))
     return undefined;
   if (!SCALE_WORD.test(c.source.slice(c.start(c.index + 2)))) return undefined;

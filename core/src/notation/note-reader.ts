@@ -16,6 +16,9 @@ const IN_BRACKETS = /^\(\s*([\p{L}][\p{L} .,'’&-]*?)\s*\)/u;
 /** The note at the cursor, behind a size, and past it; undefined, and nothing consumed, where there is none. */
 export function readNote(c: Cursor): string | undefined {
   if (c.kind !== T.WORD && c.kind !== T.OPEN) return undefined;
+  // A sign, a bracket or the end is behind most sizes, and `to` behind most words.
+  const first = c.source.charCodeAt(c.start()) | 0x20;
+  if (c.kind === T.WORD && first !== 0x6f && first !== 0x63) return undefined;
   const rest = c.source.slice(c.start());
   const found = c.kind === T.WORD ? ON_CENTRES.exec(rest) : IN_BRACKETS.exec(rest);
   if (found === null) return undefined;

@@ -243,23 +243,25 @@ function scanWord(table: T.TokenTable, start: number, code: number): number {
     if (UNIT_WORDS.has(letters)) end = lettersEnd;
     else if (letters.endsWith('x') && UNIT_WORDS.has(letters.slice(0, -1))) end = lettersEnd - 1;
   }
-  const percentEnd = isNumberKind(lastKind(table)) ? percentWordEnd(source, start, end) : start;
-  if (percentEnd > start) {
-    table.hasPercent = true;
-    return pushMark(table, T.PERCENT, start, percentEnd);
+  if ((code | 0x20) === 0x70 && isNumberKind(lastKind(table))) {
+    const percentEnd = percentWordEnd(source, start, end);
+    if (percentEnd > start) {
+      table.hasPercent = true;
+      return pushMark(table, T.PERCENT, start, percentEnd);
+    }
   }
+  if (end < source.length && codeAt(source, end) === DOT) return scanAbbreviation(table, start, end);
+  return pushMark(table, T.WORD, start, end);
+}
+
+/** A word with a point behind it, which belongs to it where it is an abbreviation: 9 ft. 7 in. */
+function scanAbbreviation(table: T.TokenTable, start: number, end: number): number {
+  const { source } = table;
   const joins = isNumberKind(lastKind(table)) && JOINING.has(source.slice(start, end).toLowerCase());
   const word = pushMark(table, T.WORD, start, end);
-  // The point of an abbreviation (9 ft. 7 in.) belongs to the word.
-  if (
-    codeAt(source, end) === DOT &&
-    isAbbreviationPoint(source, end, joins) &&
-    isAbbreviation(source.slice(start, end))
-  ) {
-    table.ends[table.count - 1] = end + 1;
-    return end + 1;
-  }
-  return word;
+  if (!isAbbreviationPoint(source, end, joins) || !isAbbreviation(source.slice(start, end))) return word;
+  table.ends[table.count - 1] = end + 1;
+  return end + 1;
 }
 
 /** Units that a smaller one follows tight, as in 9ft.7in: the point then ends the word and begins no decimals. */

@@ -89,6 +89,9 @@ const exact = computed(() =>
 );
 const leftOver = computed(() => props.whole && readQuantity(props.whole.left, props.style));
 
+/** Figures whose unit is still to come, as most entries begin. */
+const isBareNumber = computed(() => kind.value === 'number' && props.reckoned !== undefined);
+
 /** What stands around the reading follows it by a frame, so that the reading itself waits for nothing. */
 const lateAround = afterPaint(
   () =>
@@ -99,8 +102,7 @@ const lateAround = afterPaint(
           text: text.value,
           style: props.style,
           isLength: kind.value === 'length',
-          // Figures whose unit is still to come, as most entries begin.
-          isBareNumber: kind.value === 'number' && props.reckoned !== undefined,
+          isBareNumber: isBareNumber.value,
           cost: cost.value,
           exactForm: reading.value.rounding === 'exact' ? undefined : exactForm.value,
           exact: exact.value,
@@ -153,7 +155,13 @@ const lead = (length: LengthStyle) => emit('change', { length });
 <template>
   <section
     class="reading"
-    :class="{ crowded: $slots['default'] !== undefined, unread: around === undefined, bare: late?.isBareNumber }"
+    :class="{
+      crowded: $slots['default'] !== undefined,
+      silent: text === undefined,
+      unread: around === undefined,
+      bare: isBareNumber,
+      unmeasured: late?.isBareNumber,
+    }"
     aria-label="Reading"
   >
     <div class="top">
@@ -186,7 +194,7 @@ const lead = (length: LengthStyle) => emit('change', { length });
         <button
           v-if="late.exactForm"
           type="button"
-          class="copy"
+          class="copy late"
           title="Copy it exactly"
           data-test="copy-exact"
           @pointerdown.prevent
@@ -258,8 +266,10 @@ const lead = (length: LengthStyle) => emit('change', { length });
 .reading.unread {
   overflow: hidden;
 }
-.unread :is(.copy, .choices, .tape, .also),
-.bare :is(.tape, .also),
+/* What can be touched is there with the reading itself: a touch acts on what is in hand. What only says something waits. */
+.silent :is(.copy, .choices),
+.unread :is(.cost, .late, .tape, .also),
+.unmeasured :is(.tape, .also),
 .bare :deep(.chip) {
   visibility: hidden;
 }
