@@ -251,6 +251,8 @@ describe('a hand in a hurry', () => {
       wanted.push(`hyp(9'; ${attempt + 20}')`);
     }
     await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+    // What was put on the slate is written down before the page goes.
+    await bench.kept();
     await bench.page.goto(`${new URL(bench.page.url()).origin}/`);
     await bench.page.waitForSelector('[data-line]');
     expect((await linesOf(bench, JOB)).slice(before).map(({ source }) => source)).toEqual(wanted);
