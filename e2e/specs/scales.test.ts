@@ -120,7 +120,7 @@ describe('the scale rule', () => {
     await bench.fill('.new [data-test=scale-paper] input', '0"');
     await bench.fill('.new [data-test=scale-site] input', `1'`);
     await bench.page.waitForSelector('.new [data-test=scale-paper] .issue');
-    expect(await bench.text('.new [data-test=scale-paper] .issue')).toContain('has to be more than nothing');
+    expect(await bench.text('.new [data-test=scale-paper] .issue')).toContain('has to be more than zero');
     await bench.fill('.new [data-test=scale-paper] input', '1/8');
     await bench.click('.new [data-test=scale-paper] [data-test=fix]');
     await bench.fill('.new [data-test=scale-name]', 'Mended');
