@@ -27,6 +27,9 @@ const asPromise = (run: (done: (error?: unknown) => void) => void) =>
 
 const today = () => new Date().toISOString().slice(0, 10);
 
+/** Who asks, for a request that lives long: what it read of the session is old by the time it ends, and is not written. */
+export const accountOf = ({ session }: Request): string | undefined => session.accountId;
+
 export function callerOf(request: Request): Caller {
   const { session } = request;
   // Written once a day, so that it stays alive without a write for every request.

@@ -79,9 +79,11 @@ export async function moveAccount(db: Executor, from: string, to: string): Promi
   await tell(db, { kind: 'shut', accountId: from });
 }
 
-/** Ends sessions of an account, in every process at once. */
+/** Ends every way into an account but its password, in every process at once: sessions, keys, codes and links. */
 export async function endSessions(db: Executor, accountId: string): Promise<void> {
   await db.delete(session).where(sql`${session.sess} ->> 'accountId' = ${accountId}`);
+  await db.delete(oneTimeCode).where(eq(oneTimeCode.accountId, accountId));
+  await dropGuestKeys(db, accountId);
   await tell(db, { kind: 'shut', accountId });
 }
 

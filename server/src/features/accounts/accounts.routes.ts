@@ -36,7 +36,9 @@ export function accountRoutes(
     if (there) return { ...there, key: null };
     return entered(caller, await (body.key === undefined ? accounts.makeGuest() : accounts.guestAgain(body.key)));
   });
-  serve(router, claimAccount, ({ accountId, body }) => accounts.claim(accountId, body.email, body.password));
+  serve(router, claimAccount, async ({ accountId, caller, body }) =>
+    entered(caller, await accounts.claim(accountId, body.email, body.password)),
+  );
   serve(router, signIn, async ({ accountId, caller, body }) =>
     entered(caller, await accounts.signIn(body.email, body.password, accountId)),
   );

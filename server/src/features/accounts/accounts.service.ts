@@ -35,15 +35,16 @@ export interface AccountsService {
   claim(accountId: string, email: string, password: string): Promise<AccountWire>;
   /** @param guestId the browser's account so far: where it is a guest's, what it made goes along. @throws account.wrong */
   signIn(email: string, password: string, guestId: string | undefined): Promise<AccountWire>;
+  /** Signs out every browser of the account; codes, links and keys that open it end too. */
   endSessions(accountId: string): Promise<void>;
-  /** Ends every session of the account. @throws {ProblemError} account.wrong */
+  /** Ends all that `endSessions` does. @throws {ProblemError} account.wrong */
   changePassword(accountId: string, current: string, password: string): Promise<void>;
   makeDeviceCode(accountId: string): Promise<{ code: string; expiresAt: string }>;
   /** @throws {ProblemError} code.unknown */
   useDeviceCode(code: string, guestId: string | undefined): Promise<GuestWire>;
   /** Writes to the address, where there is such an account. @param link makes the address of the page from the token */
   askReset(email: string, link: (token: string) => string): Promise<void>;
-  /** Ends every session of the account. @throws {ProblemError} code.unknown */
+  /** Ends all that `endSessions` does. @throws {ProblemError} code.unknown */
   useReset(token: string, password: string, guestId: string | undefined): Promise<AccountWire>;
 }
 
@@ -104,7 +105,7 @@ export function makeAccountsService(db: Database, mailer: Mailer, welcome: Welco
         throw new ProblemError('account.wrong', 'The address or the password is not right.');
       return db.transaction((tx) => joined(tx, found, guestId));
     },
-    endSessions: (accountId) => endSessions(db, accountId),
+    endSessions: (accountId) => db.transaction((tx) => endSessions(tx, accountId)),
     changePassword: async (accountId, current, password) => {
       const found = await findAccount(db, accountId);
       if (!(await isPassword(found?.passwordHash, current)))

@@ -70,6 +70,8 @@ describe('a guest', () => {
       .post('/api/account/claim')
       .send({ email: ` ${email.toUpperCase()} `, password: PASSWORD });
     expect(answer.body).toEqual({ id: guest.accountId, email });
+    // In a session of its own: a cookie of the guest that somebody saw opens nothing of the account.
+    expect(answer.headers['set-cookie']?.[0]).toMatch(/^sprell=/);
     const again = await guest.browser.post('/api/account/claim').send({ email: anAddress(), password: PASSWORD });
     expect([again.status, codeOf(again)]).toEqual([409, 'account.claimed']);
     const other = await test.guest();
@@ -138,6 +140,67 @@ describe('signing in', () => {
     await third.get('/api/jobs').expect(200);
     await third.post('/api/account/sign-out').send({ everywhere: true }).expect(200);
     for (const one of [browser, third]) await one.get('/api/jobs').expect(401);
+  });
+
+  it('takes codes, links and keys along when it ends everywhere', async () => {
+    const { browser, email } = await claimed();
+    const codes: string[] = [];
+    const aCode = async (from: Browser) => {
+      const { body } = await from.post('/api/account/code').send({}).expect(200);
+      codes.push((body as { code: string }).code);
+    };
+    const useAll = async () => {
+      for (const code of codes.splice(0))
+        expect(codeOf(await test.browser().post('/api/account/code/use').send({ code }).expect(404))).toBe(
+          'code.unknown',
+        );
+    };
+    await aCode(browser);
+    await browser.post('/api/account/password').send({ current: PASSWORD, password: 'level and true' }).expect(200);
+    await useAll();
+    await aCode(browser);
+    await browser.post('/api/account/sign-out').send({ everywhere: true }).expect(200);
+    await useAll();
+
+    await test.browser().post('/api/account/reset').send({ email }).expect(200);
+    await test.browser().post('/api/account/reset').send({ email }).expect(200);
+    const links = test.mail.sent().slice(-2);
+    const tokens = links.map(({ text }) => /new-password#(\S+)/.exec(text)?.[1]);
+    const use = (token: string | undefined) =>
+      test.browser().post('/api/account/reset/use').send({ token, password: 'sharp as a chisel' });
+    expect(new Set(tokens).size).toBe(2);
+    await use(tokens[1]).expect(200);
+    expect(codeOf(await use(tokens[0]).expect(404))).toBe('code.unknown');
+
+    const guest = test.browser();
+    const { key } = (await guest.post('/api/account/guest').send({})).body as { key: string };
+    await guest.post('/api/account/sign-out').send({ everywhere: true }).expect(200);
+    expect(codeOf(await test.browser().post('/api/account/guest').send({ key }).expect(404))).toBe('code.unknown');
+  });
+
+  it('is ended though a request of it was under way, first thing that day', async () => {
+    const { browser, email } = await claimed();
+    const other = test.browser();
+    await signIn(other, email).expect(200);
+    await test.database.pool.query(`update session set sess = jsonb_set(sess::jsonb, '{day}', '"2001-01-01"')::json`);
+    // Each of them writes the day at its end, behind the sign-out that overtakes it or ahead of it.
+    const underWay = Array.from({ length: 20 }, () => other.get('/api/account'));
+    await Promise.all([browser.post('/api/account/sign-out').send({ everywhere: true }), ...underWay]);
+    await other.get('/api/account').expect(401);
+  });
+
+  it('lives on from the day that it was last used', async () => {
+    const { browser } = await test.guest();
+    await test.database.pool.query(
+      `update session set expire = now() + interval '1 day', sess = jsonb_set(sess::jsonb, '{day}', '"2001-01-01"')::json`,
+    );
+    const { headers } = await browser.get('/api/account').expect(200);
+    expect(headers['set-cookie']?.[0]).toMatch(/^sprell=/);
+    const { rows } = await test.database.pool.query(
+      `select count(*)::int as renewed from session where expire > now() + interval '180 days'`,
+    );
+    expect(rows).toEqual([{ renewed: 1 }]);
+    expect((await browser.get('/api/account').expect(200)).headers['set-cookie']).toBeUndefined();
   });
 
   it('takes a new password where the old one is known, and ends every other session', async () => {

@@ -1,6 +1,6 @@
 import { jobEvents, jobSince } from '@sprell/contract';
 import { Router } from 'express';
-import { callerOf } from '../../http/caller.ts';
+import { accountOf } from '../../http/caller.ts';
 import { ProblemError } from '../../http/problem-error.ts';
 import { behindApi, serve } from '../../http/serve.ts';
 import type { JobsService } from '../jobs/jobs.service.ts';
@@ -14,7 +14,7 @@ export function feedRoutes({ feed, jobs }: { readonly feed: JobFeed; readonly jo
   const router = Router();
   serve(router, jobSince, ({ accountId, params }) => jobs.since(accountId, params.jobId, params.revision));
   router.get(behindApi(jobEvents.path), async (request, response) => {
-    const { accountId } = callerOf(request);
+    const accountId = accountOf(request);
     const params = jobEvents.params.safeParse(request.params);
     if (accountId === undefined) throw new ProblemError('account.needed', 'Nobody is signed in here.');
     if (!params.success) throw new ProblemError('request.invalid', 'The request is not what this address takes.');

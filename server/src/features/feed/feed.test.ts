@@ -40,9 +40,10 @@ interface Stream {
   next(revision: number): Promise<void>;
 }
 /** Listens to a job as a page does. */
-async function listen(guest: Guest, at: Server = server): Promise<Stream> {
+async function listen(guest: Guest, at: Server = server, first?: () => Promise<unknown>): Promise<Stream> {
   const { request: asked } = await guest.browser.get('/api/account');
   const cookie = (asked as unknown as { getHeader?: (name: string) => string; cookies?: string }).cookies ?? '';
+  await first?.();
   const { port } = at.address() as AddressInfo;
   const answer = await new Promise<IncomingMessage>((resolve, reject) =>
     get({ host: '127.0.0.1', port, path: `/api/jobs/${jobId}/events`, headers: { cookie } }, resolve).once(
@@ -129,6 +130,25 @@ describe('the stream of a job', () => {
     expect(theirs.said).toEqual([1]);
     await owner.browser.post('/api/account/sign-out').send({ everywhere: true }).expect(200);
     await ours.ended;
+  });
+
+  it('brings no session back that was ended while it was open, though it was opened first thing that day', async () => {
+    const nightGoesBy = () =>
+      test.database.pool.query(
+        `update session set sess = jsonb_set(sess::jsonb, '{day}', '"2001-01-01"')::json where sess ->> 'accountId' = $1`,
+        [owner.accountId],
+      );
+    const stream = await listen(owner, server, nightGoesBy);
+    await stream.next(1);
+    await owner.browser.post('/api/account/sign-out').send({ everywhere: true }).expect(200);
+    await stream.ended;
+    const left = async () =>
+      (await test.database.pool.query(`select sid from session where sess ->> 'accountId' = $1`, [owner.accountId]))
+        .rows;
+    for (let looks = 0; looks < 10; looks += 1) {
+      expect(await left()).toEqual([]);
+      await new Promise((resolve) => setTimeout(resolve, 20));
+    }
   });
 
   it('ends when the database is lost, so that nothing is missed, and is there again with it', async () => {

@@ -16,7 +16,7 @@ export interface MembersService {
   withdraw(accountId: string, jobId: string): Promise<void>;
   /** @throws {ProblemError} code.unknown */
   accept(accountId: string, token: string): Promise<{ jobId: string }>;
-  /** By the owner for anyone, by a member for itself. */
+  /** By the owner for anyone, whose links into the job end with it; by a member for itself. */
   remove(accountId: string, jobId: string, memberId: string): Promise<void>;
 }
 
@@ -54,6 +54,8 @@ export function makeMembersService(db: Database): MembersService {
       } else await owned(db, accountId, jobId);
       await db.transaction(async (tx) => {
         await dropMember(tx, jobId, memberId);
+        // Whoever is sent away knows the link that let them in.
+        if (memberId !== accountId) await dropInvitations(tx, jobId);
         await tell(tx, { kind: 'shut', accountId: memberId, jobId });
       });
     },

@@ -49,9 +49,14 @@ describe('a job that others are invited to', () => {
     expect(body).toEqual([{ accountId: other.accountId, email: null, role: 'edit' }]);
     await owner.browser.delete(`/api/jobs/${jobId}/members/${other.accountId}`).expect(200);
     expect(codeOf(await send(other.browser, aLine(1)).expect(404))).toBe('job.not_found');
-    await accept(other, await invited('edit')).expect(200);
+    const link = await invited('edit');
+    await accept(other, link).expect(200);
     await other.browser.delete(`/api/jobs/${jobId}/members/${other.accountId}`).expect(200);
     await other.browser.get(`/api/jobs/${jobId}`).expect(404);
+    // Whoever left may come back by the link; whoever was sent away may not.
+    await accept(other, link).expect(200);
+    await owner.browser.delete(`/api/jobs/${jobId}/members/${other.accountId}`).expect(200);
+    expect(codeOf(await accept(other, link).expect(404))).toBe('code.unknown');
   });
 
   it('lets its owner alone invite and take back; a stranger is told of no job', async () => {

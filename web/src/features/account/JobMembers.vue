@@ -24,6 +24,7 @@ watch(
   () => job.value?.id,
   () => {
     link.value = undefined;
+    says.value = undefined;
     void load();
   },
   { immediate: true },
@@ -40,7 +41,9 @@ async function invite(role: 'read' | 'edit'): Promise<void> {
 async function withdraw(): Promise<void> {
   const jobId = job.value?.id;
   if (jobId === undefined) return;
-  if (await accounts.ask((server) => server.withdraw(jobId))) link.value = undefined;
+  if (!(await accounts.ask((server) => server.withdraw(jobId)))) return;
+  link.value = undefined;
+  says.value = 'No link opens this job now. Whoever is in stays in.';
 }
 async function remove(accountId: string): Promise<void> {
   const jobId = job.value?.id;
@@ -76,8 +79,9 @@ async function remove(accountId: string): Promise<void> {
           >{{ says
           }}<input readonly :value="link" data-test="link" @focus="($event.target as HTMLInputElement).select()"
         /></label>
-        <PlainButton @click="withdraw">Take all links back</PlainButton>
       </template>
+      <p v-else-if="says" role="status">{{ says }}</p>
+      <PlainButton data-test="withdraw" :disabled="accounts.isBusy" @click="withdraw">Take all links back</PlainButton>
     </template>
   </PlainCard>
 </template>
