@@ -31,12 +31,14 @@ async function aReading(
       ...more,
     },
   });
-  // The other ways it reads come behind it.
+  // What stands under the figures comes behind them.
   await flushPromises();
   return panel;
 }
 
-beforeAll(() => import('./AlsoReads.vue'));
+beforeAll(() =>
+  Promise.all([import('./ReadingChoices.vue'), import('./TapePicture.vue'), import('./AlsoReads.vue')]),
+);
 beforeEach(() => setActivePinia(createPinia()));
 afterEach(() => {
   vi.useRealTimers();
