@@ -27,10 +27,13 @@ import ReadingPanel from './reading/ReadingPanel.vue';
 import { useReckoning } from './reckoning.ts';
 import { useScaleAtHand } from './scale-at-hand.ts';
 import { readLine } from './slate/line-reading.ts';
-import SlatePanel from './slate/SlatePanel.vue';
+import type SlatePanelParts from './slate/SlatePanel.vue';
 import { useStickLook } from './stick/stick-look.ts';
 import type StoryStickParts from './stick/StoryStick.vue';
 
+// The lines come from what this device keeps, behind the page; what shows them comes with them, asked for at once.
+const slatePanel = import('./slate/SlatePanel.vue');
+const SlatePanel = defineAsyncComponent(() => slatePanel);
 // Not on the first screen: they come when they are wanted.
 const NumberNotice = defineAsyncComponent(() => import('./NumberNotice.vue'));
 const ConflictNotice = defineAsyncComponent(() => import('./ConflictNotice.vue'));
@@ -79,7 +82,7 @@ const insertsAbove = computed(() => {
   const line = store.rows.find((row) => row.line.id === insertBefore.value)?.line;
   return line && nameOf(line);
 });
-const slate = ref<InstanceType<typeof SlatePanel>>();
+const slate = ref<InstanceType<typeof SlatePanelParts>>();
 const entryField = ref<InstanceType<typeof EntryField>>();
 const shows = ref<'comfort' | 'shortcuts'>();
 

@@ -22,13 +22,13 @@ import { afterPaint } from '../../../ui/after-paint.ts';
 import { drawn, forDrawing } from '../../../ui/drawn.ts';
 import { useComfort } from '../../comfort/comfort.store.ts';
 import type { ReadingChange } from '../../job/job-reading.ts';
+import ReadingChoices from './ReadingChoices.vue';
 import { roundingWords } from './rounding-words.ts';
+import TapePicture from './TapePicture.vue';
 
-/** What stands under the figures is not waited for, but asked for at once: it is there when there is something to read. */
-const [choices, tape, also] = [import('./ReadingChoices.vue'), import('./TapePicture.vue'), import('./AlsoReads.vue')];
-const ReadingChoices = defineAsyncComponent(() => choices);
-const TapePicture = defineAsyncComponent(() => tape);
-const AlsoReads = defineAsyncComponent(() => also);
+/** It stands furthest down and is not waited for, but asked for at once: it is there when there is something to read. */
+const alsoReads = import('./AlsoReads.vue');
+const AlsoReads = defineAsyncComponent(() => alsoReads);
 
 const props = defineProps<{
   /** The entry worked out; undefined while nothing is typed. */

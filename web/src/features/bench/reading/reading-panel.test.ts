@@ -31,14 +31,12 @@ async function aReading(
       ...more,
     },
   });
-  // What stands under the figures comes behind them.
+  // The other ways it reads come behind it.
   await flushPromises();
   return panel;
 }
 
-beforeAll(() =>
-  Promise.all([import('./ReadingChoices.vue'), import('./TapePicture.vue'), import('./AlsoReads.vue')]),
-);
+beforeAll(() => import('./AlsoReads.vue'));
 beforeEach(() => setActivePinia(createPinia()));
 afterEach(() => {
   vi.useRealTimers();
