@@ -15,6 +15,18 @@ export function sizePieces(text: string): readonly SizePiece[] {
     }));
 }
 
+const WHOLE_FIGURE = /(\d+ \d+⁄\d+″?)/;
+
+/** A size in stretches: whole inches and their fraction are one figure, which stays on one line. */
+export function sizeStretches(
+  text: string,
+): readonly { readonly isFigure: boolean; readonly pieces: readonly SizePiece[] }[] {
+  return text
+    .split(WHOLE_FIGURE)
+    .map((stretch, at) => ({ isFigure: at % 2 === 1, pieces: sizePieces(stretch) }))
+    .filter(({ pieces }) => pieces.length > 0);
+}
+
 /** The same where no component can stand: within the editor. Its classes are set in base.css. */
 export function sizeNode(text: string): HTMLElement {
   const node = document.createElement('span');

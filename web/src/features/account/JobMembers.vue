@@ -73,6 +73,7 @@ async function remove(accountId: string): Promise<void> {
         <PlainButton data-test="invite-edit" :disabled="accounts.isBusy" @click="invite('edit')"
           >Link to work on it</PlainButton
         >
+        <PlainButton data-test="withdraw" :disabled="accounts.isBusy" @click="withdraw">Take all links back</PlainButton>
       </div>
       <template v-if="link">
         <label class="link"
@@ -81,7 +82,6 @@ async function remove(accountId: string): Promise<void> {
         /></label>
       </template>
       <p v-else-if="says" role="status">{{ says }}</p>
-      <PlainButton data-test="withdraw" :disabled="accounts.isBusy" @click="withdraw">Take all links back</PlainButton>
     </template>
   </PlainCard>
 </template>

@@ -25,6 +25,10 @@ describe('small parts', () => {
     expect(size.text()).toBe('12′ 4 5⁄8″');
     expect(size.get('.size-fraction').text()).toBe('5⁄8');
     expect(size.findAll('.size-prime')).toHaveLength(1);
+    // Inches and their fraction stay on one line; a sum may be broken between its sizes.
+    const sum = mount(SizeText, { props: { text: '2 × 7 1⁄4″ + 3⁄8″' } });
+    expect(sum.findAll('.size-figure').map((figure) => figure.text())).toEqual(['7 1⁄4″']);
+    expect(sum.text()).toBe('2 × 7 1⁄4″ + 3⁄8″');
   });
 
   it.each([

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** A field that takes any entry: a size, a sum, marks and lines. It says what that comes to, and mends it at a touch. */
 import { computed, useId } from 'vue';
-import type { Issue } from '@sprell/core';
+import { readSide, type Issue, type Side } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
+import { useJobStore } from '../job/job.store.ts';
 import IssueText from './IssueText.vue';
 import { useSize } from './use-size.ts';
 
@@ -11,12 +12,18 @@ const props = defineProps<{
   placeholder?: string;
   /** Something that the field's owner has against an entry which reckons: a kind that does not belong here. */
   issue?: Issue | undefined;
+  /** Where it is measured: on paper it reads finer than on site. */
+  side?: Side;
 }>();
 const text = defineModel<string>({ required: true });
 const emit = defineEmits<{ enter: [] }>();
 
 const [inputId, saysId] = [useId(), useId()];
-const { reckoned, issue: found } = useSize(text);
+const store = useJobStore();
+const { reckoned, issue: found, quantity } = useSize(text);
+const reading = computed(() =>
+  props.side === 'paper' && quantity.value ? readSide(quantity.value, 'paper', store.style) : reckoned.value?.reading,
+);
 const wrong = computed(() => found.value ?? props.issue);
 </script>
 
@@ -39,7 +46,7 @@ const wrong = computed(() => found.value ?? props.issue);
     />
     <p :id="saysId" class="says">
       <IssueText v-if="wrong" :issue="wrong" @mend="(fix) => (text = fix.entry)" />
-      <SizeText v-else-if="reckoned?.reading" :text="reckoned.reading.text" />
+      <SizeText v-else-if="reading" :text="reading.text" />
     </p>
   </div>
 </template>

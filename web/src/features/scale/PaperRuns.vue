@@ -90,6 +90,7 @@ function putOnSlate(): void {
         v-model="typed"
         label="A run, as measured on the paper"
         placeholder='2 5/8"'
+        side="paper"
         data-test="run"
         @enter="add"
       />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Which of the common scales a measured bar fits best, and by how much the print is off. */
 import { computed, ref } from 'vue';
-import { bestFits, kindOf, readQuantity, type Fit } from '@sprell/core';
+import { bestFits, kindOf, readSide, type Fit } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
 import SizeField from '../field/SizeField.vue';
@@ -31,7 +31,13 @@ function offWords({ off }: Fit): string {
   <section class="fits" aria-label="Which scale is it?">
     <h2>Which scale is it?</h2>
     <div class="sides">
-      <SizeField v-model="measured" label="The bar measures, on the paper" placeholder='2 15/32"' data-test="bar" />
+      <SizeField
+        v-model="measured"
+        label="The bar measures, on the paper"
+        placeholder='2 15/32"'
+        side="paper"
+        data-test="bar"
+      />
       <SizeField v-model="says" label="and says it is" placeholder="10'" data-test="bar-says" />
     </div>
     <p v-if="wrong" class="problem" role="alert">{{ wrong }}</p>
@@ -40,7 +46,7 @@ function offWords({ off }: Fit): string {
         <SizeText class="title" :text="fit.scale.title" />
         <span class="off"
           >{{ offWords(fit) }}; it would measure
-          <SizeText :text="readQuantity(fit.wouldMeasure, { ...store.style, finest: 32 }).text"
+          <SizeText :text="readSide(fit.wouldMeasure, 'paper', store.style).text"
         /></span>
         <PlainButton :data-fit="at" @click="emit('use', { ...fit.scale.definition, name: null })">Use</PlainButton>
       </li>

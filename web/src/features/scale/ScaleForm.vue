@@ -90,6 +90,7 @@ function pick(event: Event): void {
         :label="SIDES[content.kind].paper"
         :placeholder="PLACEHOLDERS[content.kind].paper"
         :issue="ofField('paper')"
+        side="paper"
         data-test="scale-paper"
         @enter="keep"
       />

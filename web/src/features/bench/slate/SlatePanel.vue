@@ -113,6 +113,7 @@ watch(
   () => {
     if (isAtFoot && editedLine.value === undefined) void showFoot();
   },
+  { immediate: true },
 );
 useResizeObserver(list, () => {
   if (isAtFoot && editedLine.value === undefined) list.value?.scrollTo(0, list.value.scrollHeight);
