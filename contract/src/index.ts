@@ -3,6 +3,7 @@ export { defineEndpoint, type Endpoint } from './endpoint.ts';
 export { PROBLEMS, problemWire, type Problem, type ProblemCode } from './problem.ts';
 export { BATCH_LIMIT } from './batch-limit.ts';
 export { comparePlaces, positionBetween, positionsBetween } from './position.ts';
+export { asOneLine, asText, LABEL_LIMIT } from './text.ts';
 export { positionWire } from './wire/position.ts';
 export { lineWire, type LineKind, type LineWire } from './wire/line.ts';
 export { readingWire, type ReadingWire } from './wire/reading.ts';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { comparePlaces, positionBetween, positionsBetween } from './position.ts';
+import { comparePlaces, isPlace, positionBetween, positionsBetween } from './position.ts';
 import { positionWire } from './wire/position.ts';
 
 describe('places on the slate', () => {
@@ -14,9 +14,13 @@ describe('places on the slate', () => {
         }
         expect([...keys].sort()).toEqual(keys);
         expect(new Set(keys).size).toBe(keys.length);
-        for (const key of keys) expect(positionWire.safeParse(key).success).toBe(true);
+        for (const key of keys) expect([positionWire.safeParse(key).success, isPlace(key)]).toEqual([true, true]);
       }),
     );
+  });
+
+  it('knows a key made by hand that nothing could be put beside', () => {
+    for (const key of ['zz', 'a', 'a00', '00', 'A0']) expect([key, isPlace(key)]).toEqual([key, false]);
   });
 
   it('settles equal keys by id, the same on every device', () => {

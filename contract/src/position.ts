@@ -10,6 +10,15 @@ export function positionBetween(before: string | undefined, after: string | unde
   return generateKeyBetween(before ?? null, after ?? null);
 }
 
+/** Whether other keys can be put before and behind it: a key made by hand may only look like one. */
+export function isPlace(key: string): boolean {
+  try {
+    return generateKeyBetween(key, null) > key;
+  } catch {
+    return false;
+  }
+}
+
 /** So many keys in order, between two neighbours. */
 export function positionsBetween(before: string | undefined, after: string | undefined, count: number): string[] {
   return generateNKeysBetween(before ?? null, after ?? null, count);

@@ -1,9 +1,11 @@
 import { z } from 'zod';
+import { isOneLine } from '../text.ts';
+import { isPlace } from '../position.ts';
 import { positionWire } from './position.ts';
 import { readingWire } from './reading.ts';
 import { scaleContent, scaleWire } from './scale.ts';
 import { setOutSaid, setOutWire } from './set-out.ts';
-import { isOneLine, labelWire, lineKindWire, lineWire, noteWire, revisionWire, sourceWire } from './line.ts';
+import { labelWire, lineKindWire, lineWire, noteWire, revisionWire, sourceWire } from './line.ts';
 
 /** Every change and everything made has a client-made id, UUID version 7: it can be made with no signal and sent twice. */
 const idWire = z.uuidv7();
@@ -17,7 +19,12 @@ const baseWire = z.union([revisionWire, idWire]);
 export const titleWire = z.string().trim().min(1).max(120).refine(isOneLine, 'Control characters are not text.');
 
 /** What a line says. All of it is sent: a change replaces, and never depends on what the server holds. */
-const lineContent = { position: positionWire, source: sourceWire, label: labelWire.nullable(), note: noteWire };
+const lineContent = {
+  position: positionWire.refine(isPlace, 'No place on a slate.'),
+  source: sourceWire,
+  label: labelWire.nullable(),
+  note: noteWire,
+};
 
 export const changeWire = z.discriminatedUnion('kind', [
   /** A new line. Its number is provisional: where another device took it first, the answer holds another. */

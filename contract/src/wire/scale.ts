@@ -1,6 +1,7 @@
 import { LIMITS } from '@sprell/core';
 import { z } from 'zod';
-import { isOneLine, revisionWire } from './line.ts';
+import { isOneLine } from '../text.ts';
+import { revisionWire } from './line.ts';
 
 /** How a scale was defined; what each kind means is told by `ScaleDefinition` of the core. */
 export const scaleKindWire = z.enum(['sizes', 'ratio', 'copy']);

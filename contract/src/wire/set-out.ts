@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { isOneLine, revisionWire, sourceWire } from './line.ts';
+import { isOneLine } from '../text.ts';
+import { revisionWire, sourceWire } from './line.ts';
 
 const MOST_FIELDS = 60;
 const title = z.string().trim().min(1).max(120).refine(isOneLine, 'Control characters are not text.');

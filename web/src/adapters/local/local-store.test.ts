@@ -113,6 +113,24 @@ describe.each<[string, () => Promise<LocalStore>]>([
     expect((await local.open(job.id))?.conflicts).toEqual([]);
   });
 
+  it('have what was written last, where a line was written again while its two versions stood', async () => {
+    const local = await open();
+    const line = aLine();
+    const job = aJob({ lines: [line] });
+    await local.adopt(job, 'all');
+    const write = async (source: string, theirs: LineWire) => {
+      const here = (await local.open(job.id))?.lines[0] as LineWire;
+      const change = anEdit(here, source);
+      await local.write(job.id, { change, line: { ...here, source } });
+      const batch = await local.batch(200, new Set());
+      await local.settle(batch as never, [{ id: change.id, status: 'conflict', line: theirs }]);
+      return (await local.open(job.id))?.conflicts;
+    };
+    expect(await write(`6'`, { ...line, source: `9'`, revision: 8 })).toMatchObject([{ mine: { source: `6'` } }]);
+    const theirs = { ...line, source: `10'`, revision: 9 };
+    expect(await write(`7'`, theirs)).toMatchObject([{ mine: { source: `7'` }, theirs }]);
+  });
+
   it('put our version of a scale beside theirs, once, however many changes it took', async () => {
     const local = await open();
     const scale = aScale();

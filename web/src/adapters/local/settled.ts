@@ -52,8 +52,10 @@ export function settled(jobId: string, result: ChangeResult, here: Here): Settle
     case 'conflict': {
       const { line: theirs } = result;
       const ours = here.line;
-      // Changes that built on the one in conflict come back the same way: what we had is in the first of them.
-      const mine = here.conflict ? here.conflict.mine : ours?.deleted === false ? ours : undefined;
+      // Changes that built on the one in conflict come back the same way: what we had is in the first of them. A line that
+      // says other than they did was written here since, and is what we have now.
+      const built = here.conflict !== undefined && (ours === undefined || saysTheSame(ours, here.conflict.theirs));
+      const mine = built ? here.conflict?.mine : ours?.deleted === false ? ours : undefined;
       return { line: theirs, conflict: { lineId: theirs.id, jobId, mine, theirs } };
     }
     case 'reads':
@@ -61,6 +63,11 @@ export function settled(jobId: string, result: ChangeResult, here: Here): Settle
     default:
       return {};
   }
+}
+
+/** Two states of a line say the same. */
+export function saysTheSame(one: LineWire, other: LineWire): boolean {
+  return (['source', 'label', 'note', 'position', 'deleted'] as const).every((key) => one[key] === other[key]);
 }
 
 function settledThing(

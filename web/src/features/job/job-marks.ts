@@ -10,6 +10,7 @@ import {
 import { computed, ref, watch } from 'vue';
 import { remember, remembered } from '../../adapters/local-memory.ts';
 import { madeAt } from './made-at.ts';
+import type { Place } from './position-at.ts';
 import type { SlateRow } from './slate-row.ts';
 import type { Inverse, LineContent } from './undo-stack.ts';
 
@@ -43,6 +44,8 @@ export interface JobLines {
   /** Source as it is stored. */
   stored(source: string): string;
   write(line: LineWire, content: LineContent): void;
+  /** Gives places of their own to lines that stand in the way of a place. */
+  makeRoom(place: Place): void;
   setDeleted(line: LineWire, deleted: boolean): void;
   pushUndo(step: Inverse): void;
   /** The setting-outs, by what they are called in a sentence, that writing entries anew would change; and doing that. */

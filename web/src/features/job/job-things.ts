@@ -1,4 +1,5 @@
 import {
+  asOneLine,
   THING_KINDS,
   thingChange,
   type KeptThing,
@@ -59,8 +60,8 @@ export class JobThings {
   }
 
   /** @returns its id */
-  add<Kind extends ThingKind>(kind: Kind, content: ThingContent<Kind>): string {
-    const id = uuidv7();
+  add<Kind extends ThingKind>(kind: Kind, said: ThingContent<Kind>): string {
+    const [id, content] = [uuidv7(), asKept(said)];
     const kept: KeptThing = { kind, thing: { id, ...content, revision: 0, deleted: false } as unknown as ThingWire };
     this.put(kept);
     this.#job.send(thingChange(uuidv7(), { kind, id, step: 'add', base: undefined, content }), kept);
@@ -92,7 +93,8 @@ export class JobThings {
     this.#setDeleted(kept, true);
   }
 
-  #write({ kind, thing }: KeptThing, content: ThingContent): void {
+  #write({ kind, thing }: KeptThing, said: ThingContent): void {
+    const content = asKept(said);
     const base = this.#job.baseOf(thing);
     const written: KeptThing = { kind, thing: { ...thing, ...content } as ThingWire };
     this.put(written);
@@ -137,4 +139,11 @@ export class JobThings {
     const sentence = `${name.charAt(0).toUpperCase()}${name.slice(1)} was changed elsewhere too.`;
     return `${sentence} It stands as it is there; what you wrote of it stands beside it.`;
   }
+}
+
+/** What a thing says, in text that can be kept. */
+function asKept<Content extends ThingContent>(said: Content): Content {
+  const kept = (value: unknown): unknown =>
+    typeof value === 'string' ? asOneLine(value).trim() : Array.isArray(value) ? value.map(kept) : value;
+  return Object.fromEntries(Object.entries(said).map(([name, value]) => [name, kept(value)])) as Content;
 }

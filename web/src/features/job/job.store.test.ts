@@ -1,7 +1,8 @@
 import { readQuantity } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Change, KeptThing, LineWire } from '@sprell/contract';
+import { changeWire, type Change, type KeptThing, type LineWire } from '@sprell/contract';
+import fc from 'fast-check';
 import { FakeServer, newDevice, OTHER_ID } from '../../testing/fake-server.ts';
 import { firstReading } from './job-reading.ts';
 import { useJobStore } from './job.store.ts';
@@ -220,6 +221,58 @@ describe('the open job', () => {
     expect(readings(store)).toEqual(['1′', '2′', '3′']);
     await settled();
     expect((await openStore()).rows).toHaveLength(3);
+  });
+
+  it('puts a line between two that other devices gave one place', async () => {
+    const store = await openStore();
+    store.land(`1'`);
+    store.land(`2'`);
+    await settled();
+    const [first, second] = [...server.lines.values()] as [LineWire, LineWire];
+    server.lines.set(second.id, { ...second, position: first.position, revision: 60 });
+    server.lines.set(first.id, { ...first, revision: 61 });
+    const again = await openStore();
+    await settled();
+    const last = again.rows[1]?.line.id as string;
+    again.land(`3'`, last);
+    expect(readings(again)[1]).toBe('3′');
+    await settled();
+    expect(readings(await openStore())[1]).toBe('3′');
+  });
+
+  it('sends nothing that the server does not take, whatever was pasted', async () => {
+    const store = await openStore();
+    const anything = fc.string({
+      unit: fc.oneof(
+        fc.nat(0xffff).map((unit) => String.fromCharCode(unit)),
+        fc.constantFrom(':', '\u0000', '\n', '\ud800', ' ', '#1', `5'`, '='),
+      ),
+      maxLength: 300,
+    });
+    await fc.assert(
+      fc.asyncProperty(anything, anything, async (one, other) => {
+        server.sent.length = 0;
+        store.land(`${one}: 5'`);
+        store.land(`5' + ${other}`);
+        store.landWords('heading', one);
+        store.landWords('note', other);
+        const { id } = store.rows[0]?.line as LineWire;
+        store.edit(id, `${other}: ${one}`);
+        store.setNote(id, other);
+        store.editSetOut({
+          id: store.addSetOut({ name: `x${one}`, shape: 'arc', answer: '', givens: [['rise', other]] }),
+          name: `y${other}`,
+          shape: 'arc',
+          answer: '',
+          givens: [['rise', one]],
+        });
+        store.addScale({ kind: 'sizes', paper: `1${one}`, site: `2${other}`, name: null });
+        await settled();
+        expect(server.sent.length).toBeGreaterThan(4);
+        for (const change of server.sent) expect(changeWire.safeParse(change).error).toBeUndefined();
+      }),
+      { numRuns: 60 },
+    );
   });
 
   it('takes everything off as one step, and brings it back as one', async () => {

@@ -27,7 +27,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { computed, markRaw, ref, shallowRef } from 'vue';
 import type { JobHead, KeptConflict, LocalJob } from '../../adapters/local/local-store.ts';
 import { localStore } from '../../adapters/local/local-store-loader.ts';
-import { changeSubject, resultSubject, settled, thingsOf } from '../../adapters/local/settled.ts';
+import { changeSubject, resultSubject, saysTheSame, settled, thingsOf } from '../../adapters/local/settled.ts';
 import { remember } from '../../adapters/local-memory.ts';
 import type { Conflict } from './conflict.ts';
 import { definitionText, useScales } from './job-scales.ts';
@@ -37,10 +37,20 @@ import { useMarks, type JobLines } from './job-marks.ts';
 import { useJobReading } from './job-reading.ts';
 import { useJobSync } from './job-sync.ts';
 import { Outbox, type KeepState } from './outbox.ts';
-import { positionAt } from './position-at.ts';
+import { placeAt, type Place } from './position-at.ts';
 import { useSlateEdits } from './slate-edits.ts';
 import { SlateKeeper } from './slate-keeper.ts';
-import { isWorked, nameOf, splitLabel, withLabel, wordsOf, type SlateRow, type WorkedRow } from './slate-row.ts';
+import {
+  asKept,
+  isWorked,
+  nameOf,
+  splitLabel,
+  withLabel,
+  wordsAsKept,
+  wordsOf,
+  type SlateRow,
+  type WorkedRow,
+} from './slate-row.ts';
 import { useStepsBack } from './steps-back.ts';
 import type { Inverse, LineContent, ScaleContent } from './undo-stack.ts';
 
@@ -219,7 +229,7 @@ export const useJobStore = defineStore('job', () => {
     if (before && isWorked(before) && before.number !== made.line.number)
       renumbered.value = [...renumbered.value, [before.number, made.line.number as number]];
     // A line that is as it was is not worked out again.
-    const isOther = before === undefined || before.number !== made.line.number || !says(before, made.line);
+    const isOther = before === undefined || before.number !== made.line.number || !saysTheSame(before, made.line);
     if (isOther) place(made.line);
     else lines.set(made.line.id, made.line);
   }
@@ -235,14 +245,9 @@ export const useJobStore = defineStore('job', () => {
     for (const line of told) {
       const before = lines.get(line.id);
       if (pendingChange.has(line.id) || (before?.revision ?? 0) > line.revision) continue;
-      if (before === undefined || before.number !== line.number || !says(before, line)) place(line);
+      if (before === undefined || before.number !== line.number || !saysTheSame(before, line)) place(line);
       else lines.set(line.id, line);
     }
-  }
-
-  /** Two states of a line say the same. */
-  function says(one: LineWire, other: LineWire): boolean {
-    return (['source', 'label', 'note', 'position', 'deleted'] as const).every((key) => one[key] === other[key]);
   }
 
   function toConflict({ mine, theirs }: KeptConflict): Conflict {
@@ -255,7 +260,7 @@ export const useJobStore = defineStore('job', () => {
   }
 
   function write(line: LineWire, content: LineContent): void {
-    const { position, source, label, note } = content;
+    const { position, source, label, note } = asKept(content);
     const base = baseOf(line);
     place({ ...line, position, source, label, note });
     send({ id: uuidv7(), kind: 'line.edit', lineId: line.id, base, position, source, label, note });
@@ -304,15 +309,15 @@ export const useJobStore = defineStore('job', () => {
     keeper.slate.goOnFrom(landedHere);
     place(line);
     if (made !== undefined) stick.takeInHand(made);
-    const { position, note } = line;
-    const number = nextNumber - 1;
-    send({ id: uuidv7(), kind: 'line.add', lineId: line.id, number, position, source: line.source, label, note });
+    const { id: lineId, number, position, note } = line;
+    const said = { source: line.source, label: line.label };
+    send({ id: uuidv7(), kind: 'line.add', lineId, number: number as number, position, note, ...said });
     return line;
   }
 
   /** Puts a heading or a plain note on the slate: at its foot, or above a line. */
   function landWords(kind: 'heading' | 'note', words: string, beforeId?: string): void {
-    const text = words.trim();
+    const text = wordsAsKept(kind, words);
     if (text === '') return;
     const line = newLine(kind === 'heading' ? { kind, label: text } : { kind, note: text }, beforeId);
     place(line);
@@ -321,18 +326,26 @@ export const useJobStore = defineStore('job', () => {
     pushUndo({ kind: 'delete', lineId: line.id, says: `Take ${nameOf(line)} off again` });
   }
 
+  function makeRoom({ moved }: Place): void {
+    for (const { line, position } of moved) {
+      const now = lines.get(line.id);
+      if (now) write(now, { ...now, position });
+    }
+  }
+
   function newLine(content: Partial<LineWire> & Pick<LineWire, 'kind'>, beforeId: string | undefined): LineWire {
-    const position = positionAt(rows.value, beforeId);
+    const place = placeAt(rows.value, beforeId);
+    makeRoom(place);
     return {
       id: uuidv7(),
       number: null,
-      position,
+      position: place.position,
       source: '',
       label: null,
       note: '',
       revision: 0,
       deleted: false,
-      ...content,
+      ...asKept(content),
     };
   }
 
@@ -383,6 +396,7 @@ export const useJobStore = defineStore('job', () => {
     shownSource,
     stored,
     write,
+    makeRoom,
     setDeleted,
     pushUndo,
     ...setOutUses,

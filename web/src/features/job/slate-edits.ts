@@ -1,8 +1,8 @@
 import type { LineWire } from '@sprell/contract';
 import { exactText, valueForLine, valueForMark } from '@sprell/core';
 import type { JobLines } from './job-marks.ts';
-import { positionAt } from './position-at.ts';
-import { isWorked, nameOf, splitLabel, type WorkedRow } from './slate-row.ts';
+import { placeAt } from './position-at.ts';
+import { isWorked, nameOf, splitLabel, wordsAsKept, type WorkedRow } from './slate-row.ts';
 import type { Inverse, LineContent } from './undo-stack.ts';
 
 /** Changes to lines that stand on the slate: each is one step that can be undone. */
@@ -18,8 +18,9 @@ export function useSlateEdits(job: JobLines) {
   /** Writes words among the lines anew. */
   function editWords(lineId: string, words: string): void {
     const line = job.lines().get(lineId);
-    const text = words.trim();
-    if (line && text !== '') rewrite(line, line.kind === 'heading' ? { label: text } : { note: text });
+    if (line === undefined || isWorked(line)) return;
+    const text = wordsAsKept(line.kind, words);
+    if (text !== '') rewrite(line, line.kind === 'heading' ? { label: text } : { note: text });
   }
 
   /** The note that stands under a line; empty for none. */
@@ -71,7 +72,9 @@ export function useSlateEdits(job: JobLines) {
       content: { position, source, label, note },
       says: `Put ${nameOf(line)} back`,
     });
-    job.write(line, { position: positionAt(others, others[to]?.line.id), source, label, note });
+    const place = placeAt(others, others[to]?.line.id);
+    job.makeRoom(place);
+    job.write(line, { position: place.position, source, label, note });
   }
 
   /** A sentence that names the lines and setting-outs using a line; undefined when none does. */

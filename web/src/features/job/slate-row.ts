@@ -1,4 +1,4 @@
-import type { LineWire } from '@sprell/contract';
+import { asOneLine, asText, type LineKind, type LineWire } from '@sprell/contract';
 import { labelColon, type WorkedLine } from '@sprell/core';
 
 /** A line of the slate that is worked out. */
@@ -44,4 +44,22 @@ export function splitLabel(entry: string): { readonly label: string | null; read
   const colon = labelColon(entry);
   if (colon === undefined) return { label: null, source: entry.trim() };
   return { label: entry.slice(0, colon).trim(), source: entry.slice(colon + 1).trim() };
+}
+
+/** What a line says, in text that can be kept: what was pasted may hold characters that are none. */
+export function asKept<Content extends Partial<Pick<LineWire, 'source' | 'label' | 'note'>>>(
+  content: Content,
+): Content {
+  const { source, label, note } = content;
+  return {
+    ...content,
+    ...(source === undefined ? {} : { source: asOneLine(source).trim() }),
+    ...(label === undefined || label === null ? {} : { label: asOneLine(label).trim() || null }),
+    ...(note === undefined ? {} : { note: asText(note) }),
+  };
+}
+
+/** The words of a heading or a note as they can be kept. */
+export function wordsAsKept(kind: LineKind, words: string): string {
+  return (kind === 'heading' ? asOneLine(words) : asText(words)).trim();
 }
