@@ -32,6 +32,7 @@ export {
   type LineChange,
   type ScaleChange,
   type SetOutChange,
+  type UnfitChange,
 } from './wire/change.ts';
 export {
   jobEvents,

@@ -72,7 +72,7 @@ describe('bin/start', () => {
       kind: 'line.add',
       lineId: '01900000-0000-7000-8000-00000000beef',
       number: 43,
-      position: 'zz',
+      position: 'bzz',
       source: '5',
       label: null,
       note: '',

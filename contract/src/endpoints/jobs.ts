@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { BATCH_LIMIT } from '../batch-limit.ts';
 import { defineEndpoint } from '../endpoint.ts';
-import { changeResultWire, changeWire } from '../wire/change.ts';
+import { changeResultWire, sentWire } from '../wire/change.ts';
 import { lineWire, revisionWire } from '../wire/line.ts';
 import { readingWire } from '../wire/reading.ts';
 import { scaleWire } from '../wire/scale.ts';
@@ -82,6 +82,6 @@ export const sendChanges = defineEndpoint({
   access: 'account',
   path: '/api/jobs/:jobId/changes',
   params: jobParams,
-  body: z.strictObject({ changes: z.array(changeWire).min(1).max(BATCH_LIMIT) }),
+  body: z.strictObject({ changes: z.array(sentWire).min(1).max(BATCH_LIMIT) }),
   response: z.object({ revision: revisionWire, results: z.array(changeResultWire) }),
 });

@@ -77,7 +77,7 @@ describe('a change on the wire', () => {
     ['a source of two lines', { ...add, source: '5\n6' }],
     ['a null character in a note', { ...add, note: 'a\u0000' }],
     ['half a character in a label', { ...add, label: '\udc00x' }],
-    ['a number past a million', { ...add, number: 1_000_001 }],
+    ['a number past two thousand million', { ...add, number: 2_000_000_001 }],
     ['a position of one letter', { ...add, position: 'a' }],
     ['a position of symbols', { ...add, position: 'a0;' }],
     ['words that are worked out', { ...add, kind: 'line.words', words: 'worked', number: undefined }],

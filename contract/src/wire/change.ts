@@ -32,7 +32,7 @@ export const changeWire = z.discriminatedUnion('kind', [
     id: idWire,
     kind: z.literal('line.add'),
     lineId: idWire,
-    number: z.int().min(1).max(1_000_000),
+    number: z.int().min(1).max(2_000_000_000),
     ...lineContent,
   }),
   /** A heading or a note among the lines. */
@@ -70,6 +70,19 @@ export const changeWire = z.discriminatedUnion('kind', [
   z.strictObject({ id: idWire, kind: z.literal('job.reading'), reading: readingWire }),
 ]);
 export type Change = z.infer<typeof changeWire>;
+/**
+ * A change that is not one of these: too long, a sign that is no text, from a later Sprell. It is answered by itself, so that
+ * those beside it are done. `problem` says where it is not taken: "label: Too big".
+ */
+export const unfitWire = z.looseObject({ id: idWire }).transform((sent) => {
+  const [issue] = changeWire.safeParse(sent).error?.issues ?? [];
+  const problem = [issue?.path.join('.'), issue?.message].filter(Boolean).join(': ');
+  return { id: sent.id, kind: 'unfit' as const, problem: problem.slice(0, 300) };
+});
+export type UnfitChange = z.infer<typeof unfitWire>;
+/** What a batch is made of. */
+export const sentWire = z.union([changeWire, unfitWire]);
+
 /** A change of one line. */
 export type LineChange = Extract<Change, { lineId: string }>;
 /** A change of one drawing scale. */
@@ -91,12 +104,13 @@ export const changeResultWire = z.discriminatedUnion('status', [
   /** And the setting-out as it is now. */
   z.object({ id: z.uuid(), status: z.literal('setout'), setOut: setOutWire }),
   z.object({ id: z.uuid(), status: z.literal('setout.conflict'), setOut: setOutWire }),
-  /** Not possible: an id that is taken or unknown, or an id of a change sent before with other contents. */
+  /** Not possible: nothing was done. An id that is taken, unknown, or of a change sent before with other contents; or unfit. */
   z.object({
     id: z.uuid(),
     status: z.literal('refused'),
     code: z.enum([
       'change.id_reused',
+      'change.unfit',
       'line.id_unusable',
       'line.not_found',
       'scale.id_unusable',
@@ -104,6 +118,8 @@ export const changeResultWire = z.discriminatedUnion('status', [
       'setout.id_unusable',
       'setout.not_found',
     ]),
+    /** For one that is unfit: where, in the words of the schema. */
+    problem: z.string().optional(),
   }),
 ]);
 export type ChangeResult = z.infer<typeof changeResultWire>;

@@ -57,6 +57,9 @@ export interface Written {
   readonly changes: readonly Omit<KnownChange, 'createdAt'>[];
 }
 
+/** A device that was away numbers its lines on from what it knew: more than that it does not write meanwhile. */
+const MOST_AHEAD = 10_000;
+
 type Refusal = Extract<ChangeResult, { status: 'refused' }>['code'];
 
 /** The changes of a batch, done one after the other on what is known; nothing is stored before all of them are. */
@@ -187,9 +190,10 @@ export class Batch {
     });
   }
 
-  /** Where another device took the number first, the later arrival is renumbered. */
+  /** Where another device took the number first, the later arrival is renumbered; so is one that is far ahead of all. */
   #takeNumber(wanted: number): number {
-    const number = this.#numbers.has(wanted) ? this.#job.nextNumber : wanted;
+    const { nextNumber } = this.#job;
+    const number = this.#numbers.has(wanted) || wanted > nextNumber + MOST_AHEAD ? nextNumber : wanted;
     this.#numbers.add(number);
     this.#job = { ...this.#job, nextNumber: Math.max(this.#job.nextNumber, number + 1) };
     return number;

@@ -1,4 +1,4 @@
-import type { Change, ChangeResult } from '@sprell/contract';
+import type { Change, ChangeResult, UnfitChange } from '@sprell/contract';
 import type { Database, OpenDatabase } from '../../db/client.ts';
 import { ProblemError } from '../../http/problem-error.ts';
 import type { JobFeed } from '../feed/job-feed.ts';
@@ -10,14 +10,14 @@ import { know, write } from './changes.repository.ts';
 export interface ChangesService {
   /**
    * Applies a batch in order, all of it at once. Each change is done at most once, however often it is sent; one that
-   * cannot be done is answered as a conflict or a refusal and leaves the others standing. A batch that begins with the
-   * job itself makes it.
+   * cannot be done, or that is no change at all, is answered as a conflict or a refusal and leaves the others standing. A
+   * batch that begins with the job itself makes it.
    * @throws {ProblemError} job.not_found; job.read_only; job.full; account.full; server.unavailable
    */
   apply(
     accountId: string,
     jobId: string,
-    changes: readonly Change[],
+    changes: readonly (Change | UnfitChange)[],
   ): Promise<{ revision: number; results: ChangeResult[] }>;
 }
 
@@ -49,14 +49,15 @@ export function makeChangesService({ db, inTransaction }: OpenDatabase, feed: Jo
 }
 
 /** Looks, works it out, and writes, provided that nothing was written to the job in between. */
-async function applyTo(db: Database, accountId: string, jobId: string, changes: readonly Change[]) {
+async function applyTo(db: Database, accountId: string, jobId: string, sent: readonly (Change | UnfitChange)[]) {
+  const changes = sent.filter((one) => one.kind !== 'unfit');
   for (let tries = 0; tries < TRIES; tries += 1) {
     const known = await know(db, accountId, jobId, changes);
     if (!known) throw noSuchJob();
     if (known.role === 'read') throw new ProblemError('job.read_only', 'This job is yours to read, not to change.');
     await checkRoom(db, known.job, changes.filter(isAdd).length);
     const batch = new Batch(accountId, known);
-    const results = changes.map((change) => batch.apply(change));
+    const results = sent.map((one) => (one.kind === 'unfit' ? refusedUnfit(one) : batch.apply(one)));
     const written = batch.written();
     if (!written || (await write(db, known.job.revision, written))) return { revision: batch.revision, results };
   }
@@ -69,5 +70,12 @@ async function checkRoom(db: Database, { id, revision }: JobRow, added: number):
   if ((await countHeld(db, id)) + added > MOST_HELD)
     throw new ProblemError('job.full', `No more than ${MOST_HELD} lines are kept in one job; go on in a new one.`);
 }
+
+const refusedUnfit = ({ id, problem }: UnfitChange): ChangeResult => ({
+  id,
+  status: 'refused',
+  code: 'change.unfit',
+  problem,
+});
 
 const isAdd = ({ kind }: Change) => kind === 'line.words' || (kind.endsWith('.add') && kind !== 'job.add');

@@ -11,8 +11,17 @@ import {
   type ThingWire,
 } from '@sprell/contract';
 import Dexie, { type EntityTable, type Table } from 'dexie';
-import type { Batch, JobHead, KeptConflict, LocalJob, LocalStore, LocalWrite, Things } from './local-store.ts';
-import { adopted, adoptedHead, changeSubject, resultSubject, settled, thingsOf } from './settled.ts';
+import type {
+  Batch,
+  JobHead,
+  KeptConflict,
+  KeptRefusal,
+  LocalJob,
+  LocalStore,
+  LocalWrite,
+  Things,
+} from './local-store.ts';
+import { adopted, adoptedHead, changeSubject, makes, refusalsOf, resultSubject, settled, thingsOf } from './settled.ts';
 
 /** A change on its way. `version` is of the shape it was written in, so that a later Sprell can still send it. */
 interface OutboxRow {
@@ -37,6 +46,7 @@ class Tables extends Dexie {
   declare readonly setOuts: EntityTable<SetOutRow, 'id'>;
   declare readonly outbox: EntityTable<OutboxRow, 'place'>;
   declare readonly conflicts: EntityTable<KeptConflict, 'lineId'>;
+  declare readonly refusals: EntityTable<KeptRefusal, 'id'>;
   declare readonly notes: Table<{ readonly key: string; readonly value: unknown }, string>;
 
   constructor(name: string) {
@@ -51,6 +61,7 @@ class Tables extends Dexie {
       notes: 'key',
     });
     this.version(2).stores({ setOuts: 'id, jobId' });
+    this.version(3).stores({ refusals: 'id, jobId' });
   }
 
   /** The things of a kind. */
@@ -79,15 +90,16 @@ export class DexieStore implements LocalStore {
   }
 
   open(jobId: string): Promise<LocalJob | undefined> {
-    const { jobs, lines, scales, setOuts, outbox, conflicts } = this.#tables;
-    return this.#tables.transaction('r', [jobs, lines, scales, setOuts, outbox, conflicts], async () => {
+    const { jobs, lines, scales, setOuts, outbox, conflicts, refusals } = this.#tables;
+    return this.#tables.transaction('r', [jobs, lines, scales, setOuts, outbox, conflicts, refusals], async () => {
       const head = await jobs.get(jobId);
       if (head === undefined) return undefined;
-      const [lineRows, things, waiting, kept] = await Promise.all([
+      const [lineRows, things, waiting, kept, refused] = await Promise.all([
         lines.where({ jobId }).toArray(),
         this.#thingsOf(jobId),
         outbox.where({ jobId }).sortBy('place'),
         conflicts.where({ jobId }).toArray(),
+        refusals.where({ jobId }).toArray(),
       ]);
       return {
         head,
@@ -95,6 +107,7 @@ export class DexieStore implements LocalStore {
         things,
         waiting: waiting.map(({ change }) => change),
         conflicts: kept,
+        refusals: refused,
       };
     });
   }
@@ -162,9 +175,10 @@ export class DexieStore implements LocalStore {
   }
 
   settle({ jobId, places, changes: sent }: Batch, results: readonly ChangeResult[]): Promise<void> {
-    const { jobs, lines, scales, setOuts, outbox, conflicts } = this.#tables;
-    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox, conflicts], async () => {
+    const { jobs, lines, scales, setOuts, outbox, conflicts, refusals } = this.#tables;
+    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox, conflicts, refusals], async () => {
       await outbox.bulkDelete([...places]);
+      await refusals.bulkPut(refusalsOf(jobId, sent, results));
       for (const result of results) {
         const subject = resultSubject(result);
         if (subject === undefined) continue;
@@ -201,6 +215,14 @@ export class DexieStore implements LocalStore {
 
   async dropConflict(lineId: string): Promise<void> {
     await this.#tables.conflicts.delete(lineId);
+  }
+
+  dropRefusal({ id, change }: KeptRefusal): Promise<void> {
+    const { lines, scales, setOuts, refusals } = this.#tables;
+    return this.#tables.transaction('rw', [lines, scales, setOuts, refusals], async () => {
+      await refusals.delete(id);
+      if (makes(change)) for (const table of [lines, scales, setOuts]) await table.delete(changeSubject(change));
+    });
   }
 
   forget(jobId: string): Promise<void> {

@@ -113,6 +113,30 @@ describe.each<[string, () => Promise<LocalStore>]>([
     expect((await local.open(job.id))?.conflicts).toEqual([]);
   });
 
+  it('keep what the server did not do until it was seen to, and send what stands beside it', async () => {
+    const local = await open();
+    const [job, line, other] = [aJob(), aLine({ revision: 0 }), aLine({ number: 2, revision: 0 })];
+    const head = { ...job, lines: undefined, scales: undefined };
+    const added = ({ id: lineId, source, position, label, note, number }: LineWire): Change => {
+      return { id: uuidv7(), kind: 'line.add', lineId, number: number as number, position, source, label, note };
+    };
+    const [bad, good] = [added(line), added(other)];
+    await local.write(job.id, { change: bad, head, line });
+    await local.write(job.id, { change: good, line: other });
+    const batch = await local.batch(200, new Set());
+    await local.settle(batch as never, [
+      { id: bad.id, status: 'refused', code: 'change.unfit', problem: 'label: Too big' },
+      { id: good.id, status: 'applied', line: { ...other, revision: 4 } },
+    ]);
+    expect(await local.countWaiting()).toBe(0);
+    // Also when the job was taken over without it.
+    await local.adopt({ ...job, revision: 4, lines: [{ ...other, revision: 4 }] }, 'all');
+    const kept = (await local.open(job.id))?.refusals ?? [];
+    expect(kept).toMatchObject([{ id: bad.id, change: { source: `5'` }, problem: 'label: Too big' }]);
+    await local.dropRefusal(kept[0] as never);
+    expect(await local.open(job.id)).toMatchObject({ refusals: [], lines: [{ number: 2 }] });
+  });
+
   it('have what was written last, where a line was written again while its two versions stood', async () => {
     const local = await open();
     const line = aLine();

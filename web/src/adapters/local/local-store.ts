@@ -14,6 +14,7 @@ export interface LocalJob {
   /** Changes that the server was not told yet, in order. */
   readonly waiting: readonly Change[];
   readonly conflicts: readonly KeptConflict[];
+  readonly refusals: readonly KeptRefusal[];
 }
 
 /** Two versions of one line, kept until somebody chooses. */
@@ -23,6 +24,16 @@ export interface KeptConflict {
   /** What was written here; undefined for a line that was taken off. */
   readonly mine: LineWire | undefined;
   readonly theirs: LineWire;
+}
+
+/** A change that the server did not do, kept until somebody has looked at what it said. */
+export interface KeptRefusal {
+  readonly id: string;
+  readonly jobId: string;
+  readonly change: Change;
+  readonly code: Extract<ChangeResult, { status: 'refused' }>['code'];
+  /** Where it is not taken, in the server's words. */
+  readonly problem: string | undefined;
 }
 
 /** What one change leaves behind on this device. */
@@ -62,6 +73,8 @@ export interface LocalStore {
   countWaiting(): Promise<number>;
   keepConflict(conflict: KeptConflict): Promise<void>;
   dropConflict(lineId: string): Promise<void>;
+  /** A refusal was seen to. A line or thing that the refused change was to make goes with it. */
+  dropRefusal(refusal: KeptRefusal): Promise<void>;
   /** A job that is not this account's any more. Nothing happens to one that has changes waiting. */
   forget(jobId: string): Promise<void>;
   /** Small things that have to outlive the browser being killed. */

@@ -7,8 +7,27 @@ import {
   type LineWire,
   type ThingWire,
 } from '@sprell/contract';
-import type { Batch, JobHead, KeptConflict, LocalJob, LocalStore, LocalWrite, Things } from './local-store.ts';
-import { adopted, adoptedHead, changeSubject, NO_THINGS, resultSubject, settled, thingsOf } from './settled.ts';
+import type {
+  Batch,
+  JobHead,
+  KeptConflict,
+  KeptRefusal,
+  LocalJob,
+  LocalStore,
+  LocalWrite,
+  Things,
+} from './local-store.ts';
+import {
+  adopted,
+  adoptedHead,
+  changeSubject,
+  makes,
+  NO_THINGS,
+  refusalsOf,
+  resultSubject,
+  settled,
+  thingsOf,
+} from './settled.ts';
 
 interface Shelf {
   head: JobHead;
@@ -20,6 +39,7 @@ interface Shelf {
 export class MemoryStore implements LocalStore {
   readonly #jobs = new Map<string, Shelf>();
   readonly #conflicts = new Map<string, KeptConflict>();
+  readonly #refusals = new Map<string, KeptRefusal>();
   readonly #notes = new Map<string, unknown>();
   #outbox: readonly { readonly place: number; readonly jobId: string; readonly change: Change }[] = [];
   #place = 0;
@@ -31,7 +51,8 @@ export class MemoryStore implements LocalStore {
   open(jobId: string): Promise<LocalJob | undefined> {
     const shelf = this.#jobs.get(jobId);
     const conflicts = [...this.#conflicts.values()].filter((one) => one.jobId === jobId);
-    return Promise.resolve(shelf && { ...shelf, waiting: this.#waiting(jobId), conflicts });
+    const refusals = [...this.#refusals.values()].filter((one) => one.jobId === jobId);
+    return Promise.resolve(shelf && { ...shelf, waiting: this.#waiting(jobId), conflicts, refusals });
   }
 
   #waiting(jobId: string): readonly Change[] {
@@ -92,6 +113,7 @@ export class MemoryStore implements LocalStore {
 
   async settle({ jobId, places, changes: sent }: Batch, results: readonly ChangeResult[]): Promise<void> {
     this.#outbox = this.#outbox.filter(({ place }) => !places.includes(place));
+    for (const refusal of refusalsOf(jobId, sent, results)) this.#refusals.set(refusal.id, refusal);
     const waiting = this.#subjects(jobId);
     for (const result of results) {
       const subject = resultSubject(result);
@@ -124,6 +146,20 @@ export class MemoryStore implements LocalStore {
     return Promise.resolve();
   }
 
+  dropRefusal({ id, jobId, change }: KeptRefusal): Promise<void> {
+    this.#refusals.delete(id);
+    const shelf = this.#jobs.get(jobId);
+    const subject = changeSubject(change);
+    const others = <T extends { readonly id: string }>(list: readonly T[]) => list.filter((one) => one.id !== subject);
+    if (shelf && makes(change))
+      this.#jobs.set(jobId, {
+        ...shelf,
+        lines: others(shelf.lines),
+        things: { scale: others(shelf.things.scale), setout: others(shelf.things.setout) },
+      });
+    return Promise.resolve();
+  }
+
   forget(jobId: string): Promise<void> {
     if (this.#waiting(jobId).length === 0) this.#jobs.delete(jobId);
     return Promise.resolve();
@@ -139,7 +175,7 @@ export class MemoryStore implements LocalStore {
   }
 
   clear(): Promise<void> {
-    for (const map of [this.#jobs, this.#conflicts, this.#notes]) map.clear();
+    for (const map of [this.#jobs, this.#conflicts, this.#refusals, this.#notes]) map.clear();
     this.#outbox = [];
     return Promise.resolve();
   }

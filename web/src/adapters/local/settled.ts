@@ -10,7 +10,7 @@ import {
   type ThingWire,
 } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
-import type { JobHead, KeptConflict, LocalWrite, Things } from './local-store.ts';
+import type { JobHead, KeptConflict, KeptRefusal, LocalWrite, Things } from './local-store.ts';
 
 /** What is here of what a result speaks of. */
 export interface Here {
@@ -55,7 +55,7 @@ export function settled(jobId: string, result: ChangeResult, here: Here): Settle
       // Changes that built on the one in conflict come back the same way: what we had is in the first of them. A line that
       // says other than they did was written here since, and is what we have now.
       const built = here.conflict !== undefined && (ours === undefined || saysTheSame(ours, here.conflict.theirs));
-      const mine = built ? here.conflict?.mine : ours?.deleted === false ? ours : undefined;
+      const mine = built ? here.conflict.mine : ours?.deleted === false ? ours : undefined;
       return { line: theirs, conflict: { lineId: theirs.id, jobId, mine, theirs } };
     }
     case 'reads':
@@ -94,6 +94,19 @@ function besideIt(changeId: string, { kind, thing: theirs }: KeptThing, here: He
     },
   };
 }
+
+/** The changes of a batch that were not done. */
+export function refusalsOf(jobId: string, sent: readonly Change[], results: readonly ChangeResult[]): KeptRefusal[] {
+  const changes = new Map(sent.map((change) => [change.id, change]));
+  return results.flatMap((result) => {
+    const change = changes.get(result.id);
+    if (result.status !== 'refused' || change === undefined) return [];
+    return [{ id: result.id, jobId, change, code: result.code, problem: result.problem }];
+  });
+}
+
+/** The change was to make what it speaks of. */
+export const makes = ({ kind }: Change): boolean => kind === 'line.words' || kind.endsWith('.add');
 
 /** What a change is made to: a line, a thing, or the job itself. */
 export function changeSubject(change: Change): string {

@@ -73,7 +73,9 @@ async function remove(accountId: string): Promise<void> {
         <PlainButton data-test="invite-edit" :disabled="accounts.isBusy" @click="invite('edit')"
           >Link to work on it</PlainButton
         >
-        <PlainButton data-test="withdraw" :disabled="accounts.isBusy" @click="withdraw">Take all links back</PlainButton>
+        <PlainButton data-test="withdraw" :disabled="accounts.isBusy" @click="withdraw"
+          >Take all links back</PlainButton
+        >
       </div>
       <template v-if="link">
         <label class="link"

@@ -10,6 +10,7 @@ import PlainButton from '../../ui/PlainButton.vue';
 import { useComfort } from '../comfort/comfort.store.ts';
 import type { ReadingChange } from '../job/job-reading.ts';
 import { useJobStore } from '../job/job.store.ts';
+import type { Refusal } from '../job/refusals.ts';
 import { nameOf, type WorkedRow } from '../job/slate-row.ts';
 import BenchHead from './BenchHead.vue';
 import { benchKeys } from './bench-keys.ts';
@@ -37,6 +38,7 @@ const SlatePanel = defineAsyncComponent(() => slatePanel);
 // Not on the first screen: they come when they are wanted.
 const NumberNotice = defineAsyncComponent(() => import('./NumberNotice.vue'));
 const ConflictNotice = defineAsyncComponent(() => import('./ConflictNotice.vue'));
+const RefusalNotice = defineAsyncComponent(() => import('./RefusalNotice.vue'));
 const ComfortPanel = defineAsyncComponent(() => import('../comfort/ComfortPanel.vue'));
 // The stick comes right behind the entry, which can be written in meanwhile.
 const StoryStick = defineAsyncComponent(() => import('./stick/StoryStick.vue'));
@@ -111,6 +113,11 @@ function land(): void {
 function landText(text: string): void {
   store.land(text);
   afterLanding();
+}
+/** What the server did not keep is taken back to the entry field. */
+function writeAgain(refused: Refusal, words: string): void {
+  entry.value = words;
+  void store.dropRefusal(refused);
 }
 function keepLine(lineId: string, text: string): void {
   putAway('anew');
@@ -246,6 +253,14 @@ onMounted(async () => {
         :key="conflict.line.id"
         :conflict
         @choose="(choice) => store.resolveConflict(conflict, choice)"
+      />
+      <RefusalNotice
+        v-for="refused in store.refusals"
+        :key="refused.kept.id"
+        :refusal="refused"
+        :can-write="entry === ''"
+        @again="(words) => writeAgain(refused, words)"
+        @drop="store.dropRefusal(refused)"
       />
     </div>
 

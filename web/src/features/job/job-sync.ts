@@ -168,7 +168,7 @@ export function useJobSync({ jobs, job, failure, outbox, head, show, merge }: Ke
     const id = uuidv7();
     const reading = firstReading();
     const made: JobHead = { id, title, reading, revision: 0, role: 'own', nextNumber: 1 };
-    show({ head: made, lines: [], things: NO_THINGS, waiting: [], conflicts: [] });
+    show({ head: made, lines: [], things: NO_THINGS, waiting: [], conflicts: [], refusals: [] });
     jobs.value = [...jobs.value, made];
     keepHere({ change: { id: uuidv7(), kind: 'job.add', title, reading } });
   }

@@ -59,6 +59,14 @@ export class JobThings {
     this.#held.value = { ...this.#held.value, [kind]: list };
   }
 
+  /** A thing that the server never had goes from this page. */
+  forget(id: string): void {
+    const kept = this.find(id);
+    if (kept?.thing.revision !== 0) return;
+    const others = (this.#held.value[kept.kind] as readonly ThingWire[]).filter((one) => one.id !== id);
+    this.#held.value = { ...this.#held.value, [kept.kind]: others };
+  }
+
   /** @returns its id */
   add<Kind extends ThingKind>(kind: Kind, said: ThingContent<Kind>): string {
     const [id, content] = [uuidv7(), asKept(said)];

@@ -108,6 +108,29 @@ describe('the open job', () => {
     expect(server.sent.at(-1)).toMatchObject({ kind: 'line.edit', base: 50 });
   });
 
+  it('shows what the server did not keep, after a reload too, until it was seen to', async () => {
+    const store = await openStore();
+    const answer = server.answer;
+    server.answer = (change) =>
+      'label' in change && change.label === 'rail'
+        ? { id: change.id, status: 'refused', code: 'change.unfit', problem: 'label: Too big' }
+        : answer(change);
+    store.land(`1'`);
+    store.land(`rail: 5'`);
+    store.land(`2'`);
+    await settled();
+    expect(store.keepState).toEqual({ kind: 'kept' });
+    const told = { what: 'line #2', says: `rail: 5'`, isEntry: true };
+    expect(store.refusals).toMatchObject([told]);
+    expect(store.refusals[0]?.why).toBe('its label is too long, or holds signs that cannot be kept');
+    const again = await openStore();
+    await settled();
+    expect(again.refusals).toMatchObject([told]);
+    await again.dropRefusal(again.refusals[0] as never);
+    expect(readings(again)).toEqual(['1′', '2′']);
+    expect((await openStore()).refusals).toEqual([]);
+  });
+
   it('goes on from what landed here, whatever another device put on the slate meanwhile', async () => {
     const store = await openStore();
     store.land(`4'`);

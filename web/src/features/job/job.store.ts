@@ -38,6 +38,7 @@ import { useJobReading } from './job-reading.ts';
 import { useJobSync } from './job-sync.ts';
 import { Outbox, type KeepState } from './outbox.ts';
 import { placeAt, type Place } from './position-at.ts';
+import { useRefusals } from './refusals.ts';
 import { useSlateEdits } from './slate-edits.ts';
 import { SlateKeeper } from './slate-keeper.ts';
 import {
@@ -98,7 +99,24 @@ export const useJobStore = defineStore('job', () => {
   /** What landed from here is what the next entry goes on from, whatever others put on the slate meanwhile. */
   let landedHere: string | undefined;
 
-  function show({ head, lines: loaded, things: kinds, waiting, conflicts: kept }: LocalJob): void {
+  const { refusals, showRefusals, readRefusals, dropRefusal } = useRefusals({
+    jobId: () => job.value?.id,
+    line: (id) => lines.get(id),
+    whatItSays,
+    forget,
+  });
+
+  /** What the server never had goes from this page; what it has stays. */
+  function forget(id: string): void {
+    pendingChange.delete(id);
+    things.forget(id);
+    if (lines.get(id)?.revision !== 0) return;
+    lines.delete(id);
+    keeper.remove(id);
+    showRows();
+  }
+
+  function show({ head, lines: loaded, things: kinds, waiting, conflicts: kept, refusals: refused }: LocalJob): void {
     const isSame = job.value?.id === head.id;
     job.value = head;
     things.show(kinds);
@@ -113,6 +131,7 @@ export const useJobStore = defineStore('job', () => {
     for (const change of waiting) pendingChange.set(changeSubject(change), change.id);
     if (!isSame) openSteps(head.id);
     conflicts.value = kept.map(toConflict);
+    showRefusals(refused);
     changed.value = new Set();
     keeper.load(
       loaded
@@ -205,7 +224,7 @@ export const useJobStore = defineStore('job', () => {
   /** What came of a change: revisions and numbers from the server, or a conflict to be shown. */
   function settle(result: ChangeResult): void {
     if (result.status === 'refused') {
-      failure.value = 'The server refused a change; open the job anew to see what it holds.';
+      void readRefusals();
       return;
     }
     const subject = resultSubject(result) ?? '';
@@ -418,6 +437,8 @@ export const useJobStore = defineStore('job', () => {
     changed,
     failure,
     conflicts,
+    refusals,
+    dropRefusal,
     keepState,
     undoSays,
     lastLine: () => keeper.slate.lastLine(),

@@ -1,0 +1,121 @@
+import { thingStep, type Change, type LineWire } from '@sprell/contract';
+import { shallowRef } from 'vue';
+import type { KeptRefusal } from '../../adapters/local/local-store.ts';
+import { localStore } from '../../adapters/local/local-store-loader.ts';
+import { changeSubject, makes } from '../../adapters/local/settled.ts';
+import { wordsOf } from './slate-row.ts';
+
+/** A change that the server did not do, in the words of its job. */
+export interface Refusal {
+  readonly kept: KeptRefusal;
+  /** What it was to change: "line #7", "the scale Old drawings". */
+  readonly what: string;
+  /** What was written, as a person reads it; undefined where nothing was. */
+  readonly says: string | undefined;
+  readonly why: string;
+  /** `says` is an entry that could be written again. */
+  readonly isEntry: boolean;
+}
+
+/** What of the open job refusals are told in. */
+export interface JobWithRefusals {
+  jobId(): string | undefined;
+  line(id: string): LineWire | undefined;
+  /** A line in a person's words. */
+  whatItSays(line: LineWire): string;
+  /** Takes what the server never had off this page. */
+  forget(id: string): void;
+}
+
+/** The changes of the open job that the server did not do: each is shown until somebody has seen to it. */
+export function useRefusals(job: JobWithRefusals) {
+  const refusals = shallowRef<readonly Refusal[]>([]);
+
+  function showRefusals(kept: readonly KeptRefusal[]): void {
+    refusals.value = kept.map(toRefusal);
+  }
+
+  /** As this device has them by now. */
+  async function readRefusals(): Promise<void> {
+    const jobId = job.jobId();
+    const here = jobId === undefined ? undefined : await (await localStore()).open(jobId);
+    if (here && job.jobId() === jobId) showRefusals(here.refusals);
+  }
+
+  /** It was seen to: written again, or copied away, or not wanted. */
+  async function dropRefusal({ kept }: Refusal): Promise<void> {
+    refusals.value = refusals.value.filter((one) => one.kept.id !== kept.id);
+    if (makes(kept.change)) job.forget(changeSubject(kept.change));
+    await (await localStore()).dropRefusal(kept);
+  }
+
+  function toRefusal(kept: KeptRefusal): Refusal {
+    const { change, code, problem } = kept;
+    const why = code === 'change.unfit' ? unfitWords(problem) : (WHY[code.replace(/^\w+\./, '')] ?? NOT_AS_IT_STANDS);
+    const line = 'lineId' in change ? lineOf(change) : undefined;
+    return {
+      kept,
+      what: line ? nameOfLine(line) : nameOfThing(change),
+      says: line && job.whatItSays(line),
+      why,
+      isEntry: line?.kind === 'worked',
+    };
+  }
+
+  /** The line as the change was to make it. */
+  function lineOf(change: Extract<Change, { lineId: string }>): LineWire | undefined {
+    const here = job.line(change.lineId);
+    if (!('source' in change)) return here;
+    const { position, source, label, note } = change;
+    const kind = change.kind === 'line.add' ? 'worked' : change.kind === 'line.words' ? change.words : here?.kind;
+    const number = change.kind === 'line.add' ? change.number : (here?.number ?? null);
+    const revision = here?.revision ?? 0;
+    return {
+      id: change.lineId,
+      kind: kind ?? 'worked',
+      number,
+      position,
+      source,
+      label,
+      note,
+      revision,
+      deleted: false,
+    };
+  }
+
+  return { refusals, showRefusals, readRefusals, dropRefusal };
+}
+
+const NOT_AS_IT_STANDS = 'it cannot be kept as it stands';
+const WHY: Readonly<Record<string, string>> = {
+  not_found: 'it is not in this job any more',
+  id_unusable: 'something else has its place',
+  id_reused: 'it was sent before in other words',
+};
+/** The parts of a change as they are called on the slate. */
+const PARTS: Readonly<Record<string, string>> = {
+  label: 'label',
+  source: 'entry',
+  note: 'note',
+  number: 'number',
+  position: 'place on the slate',
+};
+
+/** @param problem the part that is not taken, a colon, and what the schema has against it */
+function unfitWords(problem: string | undefined): string {
+  const part = PARTS[problem?.split(':')[0] ?? ''];
+  return part === undefined ? NOT_AS_IT_STANDS : `its ${part} is too long, or holds signs that cannot be kept`;
+}
+
+function nameOfLine(line: LineWire): string {
+  return line.number === null
+    ? `${line.kind === 'heading' ? 'the heading' : 'the note'} ${wordsOf(line)}`
+    : `line #${line.number}`;
+}
+
+function nameOfThing(change: Change): string {
+  const step = thingStep(change);
+  if (step === undefined) return 'how the job reads';
+  const name = step.content?.name ?? '';
+  return `${step.kind === 'scale' ? 'the scale' : 'the setting-out'} ${name}`.trim();
+}
