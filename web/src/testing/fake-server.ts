@@ -19,9 +19,11 @@ import {
 export const JOB_ID = '01900000-0000-7000-8000-0000000000aa';
 export const OTHER_ID = '01900000-0000-7000-8000-0000000000bb';
 
-/** This device's jobs as new. */
-export function newDevice(): void {
-  useLocalStore(new MemoryStore());
+/** This device's jobs as new. @returns what it keeps them in */
+export function newDevice(lasts = true): MemoryStore {
+  const store = new MemoryStore(lasts);
+  useLocalStore(store);
+  return store;
 }
 
 /** A server that holds one job and answers as the real one does, or is away, or has another device's word on a line. */

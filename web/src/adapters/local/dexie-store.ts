@@ -73,6 +73,7 @@ class Tables extends Dexie {
 
 /** The jobs in the browser's own database. */
 export class DexieStore implements LocalStore {
+  readonly lasts = true;
   readonly #tables: Tables;
 
   constructor(name = 'sprell') {

@@ -56,6 +56,8 @@ export interface Batch {
  * happens to the page, the browser or the power.
  */
 export interface LocalStore {
+  /** What is written outlives the page. */
+  readonly lasts: boolean;
   heads(): Promise<readonly JobHead[]>;
   open(jobId: string): Promise<LocalJob | undefined>;
   /** One change and what it leaves behind, together or not at all. */

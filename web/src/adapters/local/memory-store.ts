@@ -37,12 +37,18 @@ interface Shelf {
 
 /** The jobs for as long as the page is open: where a browser has no database, and in tests. */
 export class MemoryStore implements LocalStore {
+  readonly lasts: boolean;
   readonly #jobs = new Map<string, Shelf>();
   readonly #conflicts = new Map<string, KeptConflict>();
   readonly #refusals = new Map<string, KeptRefusal>();
   readonly #notes = new Map<string, unknown>();
   #outbox: readonly { readonly place: number; readonly jobId: string; readonly change: Change }[] = [];
   #place = 0;
+
+  /** @param lasts told of it: a test's stands for a database */
+  constructor(lasts = false) {
+    this.lasts = lasts;
+  }
 
   heads(): Promise<readonly JobHead[]> {
     return Promise.resolve([...this.#jobs.values()].map(({ head }) => head));

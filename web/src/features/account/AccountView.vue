@@ -31,6 +31,8 @@ const kept = computed(() => {
   const state = store.keepState;
   if (state.kind === 'here' && state.reason !== undefined)
     return `${state.changes} ${state.changes === 1 ? 'change waits' : 'changes wait'} on this device. ${state.reason}`;
+  if (state.kind === 'page')
+    return `${state.changes} ${state.changes === 1 ? 'change is' : 'changes are'} on this page only. ${state.reason}`;
   return state.kind === 'kept' ? 'Everything is on the server.' : 'Everything is on this device, and on its way.';
 });
 const said = ref<string>();

@@ -11,6 +11,7 @@ const words = computed(() => {
   if (state.kind === 'kept') return 'kept on the server';
   if (state.kind === 'opening') return '';
   if (state.kind === 'writing') return 'keeping …';
+  if (state.kind === 'page') return `${state.changes} on this page only`;
   if (state.reason === undefined) return 'kept here';
   return `${state.changes} ${state.changes === 1 ? 'change' : 'changes'} waiting`;
 });
@@ -18,7 +19,7 @@ const words = computed(() => {
 const waiting = computed(() =>
   props.state.kind === 'here' && props.state.reason !== undefined ? props.state.changes : 0,
 );
-const reason = computed(() => (props.state.kind === 'here' ? props.state.reason : undefined));
+const reason = computed(() => ('reason' in props.state ? props.state.reason : undefined));
 </script>
 
 <template>

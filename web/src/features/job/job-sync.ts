@@ -11,6 +11,9 @@ import { RequestFailure } from '../../adapters/request-failure.ts';
 import { firstReading } from './job-reading.ts';
 import type { Outbox } from './outbox.ts';
 
+/** Until a device that had no room is tried again. */
+const TRY_AGAIN_AFTER = 5000;
+
 /** What of the open job is kept on this device and taken over from the server. */
 export interface KeptJob {
   readonly jobs: ShallowRef<readonly Pick<JobHead, 'id' | 'title'>[]>;
@@ -28,7 +31,9 @@ export interface KeptJob {
 export function useJobSync({ jobs, job, failure, outbox, head, show, merge }: KeptJob) {
   // A signal again, or a page that was put aside: what waits goes, and what was missed comes.
   const lookAgain = () => {
-    if (document.visibilityState === 'visible' && job.value) void catchUp().catch(() => undefined);
+    if (document.visibilityState !== 'visible' || !job.value) return;
+    if (loose.length > 0) writeDown();
+    void catchUp().catch(() => undefined);
   };
   useEventListener(window, 'online', lookAgain);
   useEventListener(document, 'visibilitychange', lookAgain);
@@ -110,7 +115,8 @@ export function useJobSync({ jobs, job, failure, outbox, head, show, merge }: Ke
       const before = edits;
       const here = await local.open(jobId);
       if (edits !== before) continue;
-      if (here) show(here);
+      // What this device could not write down is on the page alone: it is not drawn over.
+      if (here && !loose.some((one) => one.jobId === jobId)) show(here);
       return;
     }
   }
@@ -182,19 +188,43 @@ export function useJobSync({ jobs, job, failure, outbox, head, show, merge }: Ke
     }
   }
 
+  /** Changes that are on this page alone, in order: being written down, or waiting for the device to take them. */
+  const loose: { readonly jobId: string; readonly what: LocalWrite }[] = [];
+  let nextTry: ReturnType<typeof setTimeout> | undefined;
+
   /** Writes a change down on this device with what it leaves behind; from there it is sent. */
   function keepHere(what: LocalWrite): void {
     const kept = head();
     if (kept === undefined) return;
     edits += 1;
-    const written = localStore()
-      .then((local) => local.write(kept.id, { ...what, head: kept }))
-      .catch(() => {
-        failure.value = 'This device could not keep the change: its store is full or closed. Free some room.';
-      });
+    loose.push({ jobId: kept.id, what: { ...what, head: kept } });
+    writeDown();
+  }
+
+  /** Writes down what is loose, the first first; where the device takes no more, it is tried again. */
+  function writeDown(): void {
+    clearTimeout(nextTry);
+    const written = writing.then(async () => {
+      const local = await localStore();
+      for (let first = loose[0]; first !== undefined; first = loose[0]) {
+        try {
+          await local.write(first.jobId, first.what);
+        } catch {
+          nextTry = setTimeout(writeDown, TRY_AGAIN_AFTER);
+          return loose.length;
+        }
+        loose.shift();
+      }
+      return 0;
+    });
     writing = written;
     void outbox.after(written);
   }
+
+  // Whoever leaves is asked first where that would take something along.
+  useEventListener(window, 'beforeunload', (event) => {
+    if (outbox.state.value.kind === 'page') event.preventDefault();
+  });
 
   return { start, open, keepHere, listenTo };
 }

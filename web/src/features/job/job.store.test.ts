@@ -9,13 +9,14 @@ import { useJobStore } from './job.store.ts';
 import type { SlateRow, WorkedRow } from './slate-row.ts';
 
 let server: FakeServer;
+let device: ReturnType<typeof newDevice>;
 // Loaded beforehand: with stopped clocks it would not come.
 beforeAll(() => import('../../adapters/job-server.ts'));
 beforeEach(() => {
   vi.useFakeTimers();
   localStorage.clear();
   server = new FakeServer();
-  newDevice();
+  device = newDevice();
   vi.stubGlobal('fetch', server.fetch);
 });
 afterEach(async () => {
@@ -430,6 +431,41 @@ describe('the jobs of this device', () => {
     expect(server.guests).toBe(1);
     server.refuses = undefined;
     await vi.advanceTimersByTimeAsync(60_000);
+    expect(store.keepState).toEqual({ kind: 'kept' });
+  });
+
+  it('says that a change is on this page alone while the device has no room for it, and keeps and sends it once it has', async () => {
+    const store = await openStore();
+    await settled();
+    const full = vi.spyOn(device, 'write').mockRejectedValue(new DOMException('', 'QuotaExceededError'));
+    store.land(`1'`);
+    store.land(`2'`);
+    await settled();
+    expect(store.keepState).toMatchObject({ kind: 'page', changes: 2 });
+    const leaving = new Event('beforeunload', { cancelable: true });
+    window.dispatchEvent(leaving);
+    expect(leaving.defaultPrevented).toBe(true);
+    // What comes from the server is not drawn over it.
+    await store.open(store.job?.id as string);
+    expect(readings(store)).toEqual(['1′', '2′']);
+    expect(server.lines.size).toBe(0);
+    full.mockRestore();
+    await vi.advanceTimersByTimeAsync(6000);
+    expect(store.keepState).toEqual({ kind: 'kept' });
+    expect([...server.lines.values()].map(({ source }) => source)).toEqual([`1'`, `2'`]);
+    expect(readings(await openStore())).toEqual(['1′', '2′']);
+  });
+
+  it('says where the browser keeps nothing that what is not sent goes with the page', async () => {
+    newDevice(false);
+    const store = await openStore();
+    await settled();
+    server.away = true;
+    store.land(`1'`);
+    await settled();
+    expect(store.keepState).toMatchObject({ kind: 'page', changes: 1 });
+    server.away = false;
+    await vi.advanceTimersByTimeAsync(2000);
     expect(store.keepState).toEqual({ kind: 'kept' });
   });
 

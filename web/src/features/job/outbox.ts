@@ -5,13 +5,15 @@ import type { LocalStore } from '../../adapters/local/local-store.ts';
 import { RequestFailure } from '../../adapters/request-failure.ts';
 
 /**
- * Where the changes stand. `opening`: this device has not been looked at yet. `writing`: not yet safe on this device. `here`: safe on it, on their way or waiting to be;
- * `reason` says why they wait. `kept`: all on the server.
+ * Where the changes stand. `opening`: this device has not been looked at yet. `writing`: not yet safe on this device.
+ * `page`: on this page alone, and gone with it. `here`: safe on this device, on their way or waiting to be; `reason` says
+ * why they wait. `kept`: all on the server.
  */
 export type KeepState =
   | { readonly kind: 'opening' }
   | { readonly kind: 'kept' }
   | { readonly kind: 'writing' }
+  | { readonly kind: 'page'; readonly changes: number; readonly reason: string }
   | { readonly kind: 'here'; readonly changes: number; readonly reason: string | undefined };
 
 const RETRY_AFTER = [1000, 2000, 5000, 10_000, 30_000];
@@ -42,6 +44,7 @@ export class Outbox {
   /** Jobs whose changes the server does not take now, with its words. */
   readonly #held = new Map<string, string>();
   #writing = 0;
+  #loose = 0;
   #running: Promise<void> | undefined;
   #again = false;
   #reason: string | undefined;
@@ -57,12 +60,15 @@ export class Outbox {
     });
   }
 
-  /** Something is being written on this device, and is sent when it is. */
-  async after(written: Promise<void>): Promise<void> {
+  /**
+   * Something is being written on this device, and is sent when it is.
+   * @param written how many changes are on this page alone after it: more than none where the device takes no more
+   */
+  async after(written: Promise<number>): Promise<void> {
     this.#writing += 1;
     this.state.value = { kind: 'writing' };
     try {
-      await written;
+      this.#loose = await written;
     } finally {
       this.#writing -= 1;
     }
@@ -122,12 +128,20 @@ export class Outbox {
   }
 
   async #show(): Promise<void> {
-    const changes = await (await this.#local()).countWaiting();
+    const local = await this.#local();
+    const changes = (await local.countWaiting()) + this.#loose;
     if (this.#writing > 0) return;
     const [held] = this.#held.values();
-    this.state.value = changes === 0 ? { kind: 'kept' } : { kind: 'here', changes, reason: this.#reason ?? held };
+    const reason = this.#reason ?? held;
+    if (changes === 0) this.state.value = { kind: 'kept' };
+    else if (this.#loose > 0) this.state.value = { kind: 'page', changes: this.#loose, reason: NO_ROOM };
+    else if (!local.lasts) this.state.value = { kind: 'page', changes, reason: NO_DATABASE };
+    else this.state.value = { kind: 'here', changes, reason };
   }
 }
+
+const NO_ROOM = 'This device has no room for it, or its store is closed. Free some room; it is tried again.';
+const NO_DATABASE = 'This browser keeps nothing for Sprell: what is not on the server yet goes with this page.';
 
 /** Refusals of a job as a whole. */
 const HOLDS: ReadonlySet<string> = new Set([
