@@ -110,7 +110,9 @@ function api(parts: AppParts): Router {
   );
   const guarded = limitGuesses(parts.limits.guessesAQuarterHour);
   const jobs = makeJobsService(db);
-  const accounts = makeAccountsService(db, mailer, demo ? loadDemo : () => Promise.resolve());
+  const accounts = makeAccountsService(db, mailer, demo ? loadDemo : () => Promise.resolve(), (error) =>
+    log.error({ err: error }, 'A link for a new password was not sent.'),
+  );
   router.use(jobRoutes({ jobs, changes: makeChangesService(database, feed) }));
   router.use(feedRoutes({ feed, jobs }));
   router.use(accountRoutes(accounts, { guarded, resetLink: parts.resetLink }));

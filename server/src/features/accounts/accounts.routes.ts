@@ -56,9 +56,9 @@ export function accountRoutes(
   serve(router, useDeviceCode, async ({ accountId, caller, body }) =>
     entered(caller, await accounts.useDeviceCode(body.code, accountId)),
   );
-  serve(router, askReset, async ({ body }) => {
-    await accounts.askReset(body.email, resetLink);
-    return DONE;
+  serve(router, askReset, ({ body }) => {
+    accounts.askReset(body.email, resetLink);
+    return Promise.resolve(DONE);
   });
   serve(router, useReset, async ({ accountId, caller, body }) =>
     entered(caller, await accounts.useReset(body.token, body.password, accountId)),

@@ -42,8 +42,12 @@ export interface AccountsService {
   makeDeviceCode(accountId: string): Promise<{ code: string; expiresAt: string }>;
   /** @throws {ProblemError} code.unknown */
   useDeviceCode(code: string, guestId: string | undefined): Promise<GuestWire>;
-  /** Writes to the address, where there is such an account. @param link makes the address of the page from the token */
-  askReset(email: string, link: (token: string) => string): Promise<void>;
+  /**
+   * Writes to the address, where there is such an account: behind the answer, which tells neither in words nor by its time
+   * whether there is one.
+   * @param link makes the address of the page from the token
+   */
+  askReset(email: string, link: (token: string) => string): void;
   /** Ends all that `endSessions` does. @throws {ProblemError} code.unknown */
   useReset(token: string, password: string, guestId: string | undefined): Promise<AccountWire>;
 }
@@ -51,7 +55,13 @@ export interface AccountsService {
 /** What else a new guest gets. */
 export type Welcome = (tx: Executor, accountId: string) => Promise<void>;
 
-export function makeAccountsService(db: Database, mailer: Mailer, welcome: Welcome): AccountsService {
+/** @param report of what failed behind an answer */
+export function makeAccountsService(
+  db: Database,
+  mailer: Mailer,
+  welcome: Welcome,
+  report: (error: unknown) => void,
+): AccountsService {
   /** What a guest made goes into the account that its browser signs in to. */
   async function joined(tx: Executor, found: AccountRow, guestId: string | undefined): Promise<AccountWire> {
     const guest = guestId === undefined || guestId === found.id ? undefined : await findAccount(tx, guestId);
@@ -63,6 +73,19 @@ export function makeAccountsService(db: Database, mailer: Mailer, welcome: Welco
     const found = accountId === undefined ? undefined : await findAccount(tx, accountId);
     if (!found) throw new ProblemError('code.unknown', 'There is no such code: it was used, or is too old.');
     return found;
+  }
+
+  async function sendReset(email: string, link: (token: string) => string): Promise<void> {
+    const found = await findByEmail(db, email);
+    if (!found) return;
+    const token = makeToken();
+    const expiresAt = inMinutes(RESET_MINUTES);
+    await keepCode(db, { hash: hashSecret(token), purpose: 'reset', accountId: found.id, expiresAt });
+    await mailer.send({
+      to: email,
+      subject: 'A new password for Sprell',
+      text: `Somebody asked for a new password for this address. If it was you, set it here within the hour:\n\n${link(token)}\n\nIf it was not, nothing has changed and nothing need be done.`,
+    });
   }
 
   return {
@@ -128,18 +151,7 @@ export function makeAccountsService(db: Database, mailer: Mailer, welcome: Welco
         const account = await joined(tx, found, guestId);
         return { ...account, key: found.email === null ? await aGuestKey(tx, found.id) : null };
       }),
-    askReset: async (email, link) => {
-      const found = await findByEmail(db, email);
-      if (!found) return;
-      const token = makeToken();
-      const expiresAt = inMinutes(RESET_MINUTES);
-      await keepCode(db, { hash: hashSecret(token), purpose: 'reset', accountId: found.id, expiresAt });
-      await mailer.send({
-        to: email,
-        subject: 'A new password for Sprell',
-        text: `Somebody asked for a new password for this address. If it was you, set it here within the hour:\n\n${link(token)}\n\nIf it was not, nothing has changed and nothing need be done.`,
-      });
-    },
+    askReset: (email, link) => void sendReset(email, link).catch(report),
     useReset: async (token, password, guestId) => {
       const passwordHash = await hashPassword(password);
       return db.transaction(async (tx) => {
