@@ -11,7 +11,8 @@ async function main(): Promise<void> {
   const log = pino({ level: config.logLevel });
   await migrateDatabase(config.databaseUrl, config.migrations);
   const database = openDatabase(config.databaseUrl, (error) =>
-    log.error({ err: error }, 'An idle connection to the database failed'),
+    // No more of it: the pool hangs the whole connection on it, its key among that.
+    log.error({ reason: error.message }, 'An idle connection to the database failed'),
   );
   const feed = new JobFeed(config.databaseUrl, log);
   await feed.start();

@@ -28,7 +28,8 @@ export function accountRoutes(
 ): Router {
   const router = Router();
   for (const { path } of [beGuest, claimAccount, signIn, changePassword, useDeviceCode, askReset, useReset])
-    router.use(behindApi(path), guarded);
+    // At this address alone: that of using a link begins like that of asking for one.
+    router.all(behindApi(path), guarded);
 
   serve(router, showAccount, ({ accountId }) => accounts.show(accountId));
   serve(router, beGuest, async ({ accountId, caller, body }) => {

@@ -330,6 +330,21 @@ describe('the door', () => {
     const answer = await signIn(browser, 'a@example.test');
     expect([answer.status, codeOf(answer)]).toEqual([429, 'request.too_many']);
     expect(Number(answer.headers['retry-after'])).toBeGreaterThan(0);
+    await small.close();
+  });
+
+  it('counts each try once', async () => {
+    const small = await startTestApp({ limits: { requestsAMinute: 100, guessesAQuarterHour: 3 } });
+    const use = () => small.browser().post('/api/account/reset/use').send({ token: 'x'.repeat(43), password: PASSWORD });
+    const statuses = [];
+    for (let tries = 0; tries < 4; tries += 1) statuses.push((await use()).status);
+    expect(statuses).toEqual([404, 404, 404, 429]);
+    await small.close();
+  });
+
+  it('is open to so many requests a minute', async () => {
+    const small = await startTestApp({ limits: { requestsAMinute: 30, guessesAQuarterHour: 3 } });
+    const browser = small.browser();
     const statuses = [];
     for (let tries = 0; tries < 32; tries += 1) statuses.push((await browser.get('/api/account')).status);
     expect(statuses.slice(-2)).toEqual([429, 429]);

@@ -96,7 +96,8 @@ export const SAMPLES: Readonly<Record<string, Givens>> = {
   ],
 };
 
-/** The picture of each shape, drawn by the shape itself. */
-export const PICTURES: Readonly<Record<string, Figure | undefined>> = Object.fromEntries(
-  SOLVERS.map((solver) => [solver.id, solve(solver, SAMPLES[solver.id] ?? []).answers[0]?.figure]),
+/** The picture of each shape, drawn by the shape itself. By no other name than those: what every object has is no shape. */
+export const PICTURES: Readonly<Record<string, Figure | undefined>> = Object.assign(
+  Object.create(null) as object,
+  Object.fromEntries(SOLVERS.map((solver) => [solver.id, solve(solver, SAMPLES[solver.id] ?? []).answers[0]?.figure])),
 );

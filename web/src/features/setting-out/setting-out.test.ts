@@ -51,6 +51,7 @@ describe('a figure laid out', () => {
 
   it('is there for every shape that can be chosen', () => {
     for (const { id } of SOLVERS) expect(PICTURES[id]?.parts.length, id).toBeGreaterThan(2);
+    for (const none of ['constructor', 'toString', '__proto__']) expect(PICTURES[none], none).toBeUndefined();
   });
 });
 
