@@ -20,6 +20,13 @@ const schemaOf = (schema: z.ZodType, io: 'input' | 'output') =>
   z.toJSONSchema(schema, { io, target: 'draft-2020-12', unrepresentable: 'any' });
 const json = (schema: object) => ({ content: { 'application/json': { schema } } });
 
+/** Addresses that anybody may ask and that take nothing: whoever watches over the server, or writes a client of it. */
+const WATCHED: readonly (readonly [path: string, operationId: string, says: string])[] = [
+  ['/api/health', 'health', 'The process is up; the database is not asked.'],
+  ['/api/ready', 'ready', 'The process is up, and its database answers.'],
+  ['/api/openapi.json', 'openApi', 'This description.'],
+];
+
 /** The description of the API, made from the schemas that every request and answer is checked with (OpenAPI 3.1). */
 export function openApi(): object {
   const paths: Record<string, Record<string, object>> = {};
@@ -47,6 +54,10 @@ export function openApi(): object {
       },
     };
   }
+  for (const [path, operationId, description] of WATCHED)
+    paths[path] = {
+      get: { operationId, security: [{}], responses: { 200: { description, ...json({ type: 'object' }) } } },
+    };
   return {
     openapi: '3.1.0',
     info: { title: 'Sprell', version: '1' },

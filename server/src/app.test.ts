@@ -73,7 +73,14 @@ describe('the application', () => {
   it('describes itself, every address with who may ask', async () => {
     const { body } = await request(test.app).get('/api/openapi.json');
     const { paths } = body as { paths: Record<string, Record<string, { operationId: string; security: object[] }>> };
-    expect(Object.values(paths).flatMap((path) => Object.values(path))).toHaveLength(ENDPOINTS.length);
+    expect(Object.values(paths).flatMap((path) => Object.values(path))).toHaveLength(ENDPOINTS.length + 3);
+    for (const [path, methods] of Object.entries(paths))
+      if (
+        methods['get']?.security.length === 1 &&
+        !path.includes('{') &&
+        !ENDPOINTS.some(([, one]) => one.path === path)
+      )
+        expect([path, (await request(test.app).get(path)).status]).toEqual([path, 200]);
     expect(paths['/api/jobs/{jobId}/changes']?.['post']).toMatchObject({ security: [{ session: [] }] });
   });
 

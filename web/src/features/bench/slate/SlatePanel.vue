@@ -2,7 +2,7 @@
 /** The slate: every line of the job in its order. Thousands scroll as easily as ten, for only those in view are made. */
 import { useVirtualizer } from '@tanstack/vue-virtual';
 import { useResizeObserver } from '@vueuse/core';
-import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { Ellipsis } from 'lucide-vue-next';
 import type { Reckoned, ReadingStyle, Scope } from '@sprell/core';
 import { useComfort } from '../../comfort/comfort.store.ts';
@@ -113,8 +113,9 @@ watch(
   () => {
     if (isAtFoot && editedLine.value === undefined) void showFoot();
   },
-  { immediate: true },
 );
+// They may be there before the panel is.
+onMounted(showFoot);
 useResizeObserver(list, () => {
   if (isAtFoot && editedLine.value === undefined) list.value?.scrollTo(0, list.value.scrollHeight);
 });
