@@ -30,7 +30,7 @@ const below = {
   notation: ['base', 'number', 'units'],
   reading: ['base', 'number', 'units'],
   evaluate: ['base', 'number', 'units', 'notation', 'reading'],
-  mend: ['base', 'number', 'units', 'notation', 'evaluate'],
+  mend: ['base', 'number', 'units', 'notation', 'reading', 'evaluate'],
   session: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'mend'],
   slate: ['base', 'number', 'units', 'notation', 'reading', 'evaluate'],
   drawing: ['base', 'number', 'units'],

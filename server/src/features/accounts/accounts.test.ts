@@ -335,7 +335,11 @@ describe('the door', () => {
 
   it('counts each try once', async () => {
     const small = await startTestApp({ limits: { requestsAMinute: 100, guessesAQuarterHour: 3 } });
-    const use = () => small.browser().post('/api/account/reset/use').send({ token: 'x'.repeat(43), password: PASSWORD });
+    const use = () =>
+      small
+        .browser()
+        .post('/api/account/reset/use')
+        .send({ token: 'x'.repeat(43), password: PASSWORD });
     const statuses = [];
     for (let tries = 0; tries < 4; tries += 1) statuses.push((await use()).status);
     expect(statuses).toEqual([404, 404, 404, 429]);
