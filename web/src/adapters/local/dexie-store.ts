@@ -19,9 +19,24 @@ import type {
   LocalJob,
   LocalStore,
   LocalWrite,
+  Settlement,
   Things,
 } from './local-store.ts';
-import { adopted, adoptedHead, changeSubject, makes, refusalsOf, resultSubject, settled, thingsOf } from './settled.ts';
+import {
+  adopted,
+  adoptedHead,
+  asWritten,
+  changeSubject,
+  isDone,
+  knewStill,
+  makes,
+  refusalsOf,
+  resultSubject,
+  settled,
+  settlement,
+  type Settled,
+  thingsOf,
+} from './settled.ts';
 
 /** A change on its way. `version` is of the shape it was written in, so that a later Sprell can still send it. */
 interface OutboxRow {
@@ -31,10 +46,15 @@ interface OutboxRow {
   readonly version: number;
   readonly change: Change;
 }
-type LineRow = LineWire & { readonly jobId: string };
-type ScaleRow = ScaleWire & { readonly jobId: string };
-type SetOutRow = SetOutWire & { readonly jobId: string };
-type ThingRow = ThingWire & { readonly jobId: string };
+/** What is kept here beside what the server holds. `knew`: the revision of the job known here when it was written here last. */
+interface Ours {
+  readonly jobId: string;
+  readonly knew?: number | undefined;
+}
+type LineRow = LineWire & Ours;
+type ScaleRow = ScaleWire & Ours;
+type SetOutRow = SetOutWire & Ours;
+type ThingRow = ThingWire & Ours;
 
 /** The shape in which changes are written down now. */
 const CHANGE_VERSION = 1;
@@ -45,7 +65,7 @@ class Tables extends Dexie {
   declare readonly scales: EntityTable<ScaleRow, 'id'>;
   declare readonly setOuts: EntityTable<SetOutRow, 'id'>;
   declare readonly outbox: EntityTable<OutboxRow, 'place'>;
-  declare readonly conflicts: EntityTable<KeptConflict, 'lineId'>;
+  declare readonly versions: EntityTable<KeptConflict, 'id'>;
   declare readonly refusals: EntityTable<KeptRefusal, 'id'>;
   declare readonly notes: Table<{ readonly key: string; readonly value: unknown }, string>;
 
@@ -62,6 +82,15 @@ class Tables extends Dexie {
     });
     this.version(2).stores({ setOuts: 'id, jobId' });
     this.version(3).stores({ refusals: 'id, jobId' });
+    // A line may have several versions that wait; each was one of a line before.
+    this.version(4)
+      .stores({ versions: 'id, jobId, lineId' })
+      .upgrade(async (tables) => {
+        const kept = await tables.table<Omit<KeptConflict, 'id' | 'changes'>>('conflicts').toArray();
+        const versions = kept.map(({ jobId, lineId, mine }) => ({ id: lineId, jobId, lineId, mine, changes: [] }));
+        await tables.table('versions').bulkAdd(versions);
+      });
+    this.version(5).stores({ conflicts: null });
   }
 
   /** The things of a kind. */
@@ -90,44 +119,67 @@ export class DexieStore implements LocalStore {
     return this.#tables.jobs.toArray();
   }
 
-  open(jobId: string): Promise<LocalJob | undefined> {
-    const { jobs, lines, scales, setOuts, outbox, conflicts, refusals } = this.#tables;
-    return this.#tables.transaction('r', [jobs, lines, scales, setOuts, outbox, conflicts, refusals], async () => {
+  open(jobId: string, only?: readonly string[]): Promise<LocalJob | undefined> {
+    const { jobs, lines, scales, setOuts, outbox, versions, refusals } = this.#tables;
+    return this.#tables.transaction('r', [jobs, lines, scales, setOuts, outbox, versions, refusals], async () => {
       const head = await jobs.get(jobId);
       if (head === undefined) return undefined;
-      const [lineRows, things, waiting, kept, refused] = await Promise.all([
-        lines.where({ jobId }).toArray(),
-        this.#thingsOf(jobId),
-        outbox.where({ jobId }).sortBy('place'),
-        conflicts.where({ jobId }).toArray(),
+      const [lineRows, thingRows, waiting, conflicts, refused] = await Promise.all([
+        this.#rows(lines, jobId, only),
+        Promise.all(
+          THING_KINDS.map(async (kind) => [kind, await this.#rows(this.#tables.things(kind), jobId, only)] as const),
+        ),
+        this.#waiting(jobId, only),
+        versions.where({ jobId }).toArray(),
         refusals.where({ jobId }).toArray(),
       ]);
+      const rows: readonly (LineRow | ThingRow)[] = [...lineRows, ...thingRows.flatMap(([, list]) => list)];
       return {
         head,
-        lines: lineRows.map(withoutJob),
-        things,
+        lines: lineRows.map(asTold),
+        things: Object.fromEntries(thingRows.map(([kind, list]) => [kind, list.map(asTold)])) as unknown as Things,
         waiting: waiting.map(({ change }) => change),
-        conflicts: kept,
+        conflicts,
         refusals: refused,
+        knew: new Map(rows.flatMap(({ id, knew }) => (knew === undefined ? [] : [[id, knew] as const]))),
       };
     });
   }
 
-  async #thingsOf(jobId: string): Promise<Things> {
-    const lists = THING_KINDS.map(async (kind) => {
-      const rows = await this.#tables.things(kind).where({ jobId }).toArray();
-      return [kind, rows.map(withoutJob)] as const;
-    });
-    return Object.fromEntries(await Promise.all(lists)) as unknown as Things;
+  async #rows<Row extends LineRow | ThingRow>(
+    table: EntityTable<Row, 'id'>,
+    jobId: string,
+    only: readonly string[] | undefined,
+  ): Promise<Row[]> {
+    if (only === undefined) return table.where({ jobId }).toArray();
+    return (await table.bulkGet([...only] as never)).flatMap((row) => (row?.jobId === jobId ? [row] : []));
   }
 
-  write(jobId: string, { change, head, line, thing }: LocalWrite): Promise<void> {
+  async #waiting(jobId: string, only: readonly string[] | undefined): Promise<OutboxRow[]> {
+    const { outbox } = this.#tables;
+    if (only === undefined) return outbox.where({ jobId }).sortBy('place');
+    return outbox
+      .where('[jobId+subject]')
+      .anyOf(only.map((subject) => [jobId, subject]))
+      .sortBy('place');
+  }
+
+  write(jobId: string, what: LocalWrite): Promise<LocalWrite> {
     const { jobs, lines, scales, setOuts, outbox } = this.#tables;
     return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox], async () => {
+      const here = await Promise.all([
+        jobs.get(jobId),
+        what.line && lines.get(what.line.id),
+        what.thing && this.#tables.things(what.thing.kind).get(what.thing.thing.id),
+      ]);
+      const written = asWritten(what, { head: here[0], line: here[1], thing: here[2] });
+      const { change, head, line, thing } = written;
+      const ours = { jobId, knew: what.head?.revision ?? here[0]?.revision };
       await outbox.add({ jobId, subject: changeSubject(change), version: CHANGE_VERSION, change } as OutboxRow);
       if (head) await jobs.put(head);
-      if (line) await lines.put({ ...line, jobId });
-      if (thing) await this.#tables.things(thing.kind).put({ ...thing.thing, jobId });
+      if (line) await lines.put({ ...line, ...ours });
+      if (thing) await this.#tables.things(thing.kind).put({ ...thing.thing, ...ours });
+      return written;
     });
   }
 
@@ -143,11 +195,8 @@ export class DexieStore implements LocalStore {
       await jobs.put(adoptedHead(await jobs.get(jobId), job, waiting));
       // What is told as changes is put beside what is here; only what is told whole can say what has gone.
       const adopt = async <Row extends LineRow | ThingRow>(table: EntityTable<Row, 'id'>, told: readonly Row[]) => {
-        const here =
-          extent === 'all'
-            ? await table.where({ jobId }).toArray()
-            : (await table.bulkGet(told.map(({ id }) => id) as never)).flatMap((row) => row ?? []);
-        const rows = adopted(here, told, waiting, { extent, revision: job.revision });
+        const here = await this.#rows(table, jobId, extent === 'all' ? undefined : told.map(({ id }) => id));
+        const rows = knewStill(here, adopted(here, told, waiting, { extent, revision: job.revision }));
         if (extent === 'all') await table.where({ jobId }).delete();
         await table.bulkPut([...rows]);
       };
@@ -175,35 +224,40 @@ export class DexieStore implements LocalStore {
     return { jobId, places: rows.map(({ place }) => place), changes: rows.map(({ change }) => change) };
   }
 
-  settle({ jobId, places, changes: sent }: Batch, results: readonly ChangeResult[]): Promise<void> {
-    const { jobs, lines, scales, setOuts, outbox, conflicts, refusals } = this.#tables;
-    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox, conflicts, refusals], async () => {
+  settle({ jobId, places, changes: sent }: Batch, results: readonly ChangeResult[]): Promise<Settlement> {
+    const { jobs, lines, scales, setOuts, outbox, versions, refusals } = this.#tables;
+    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox, versions, refusals], async () => {
       await outbox.bulkDelete([...places]);
       await refusals.bulkPut(refusalsOf(jobId, sent, results));
+      const all: Settled[] = [];
       for (const result of results) {
         const subject = resultSubject(result);
         if (subject === undefined) continue;
+        const [line, thing] = [await lines.get(subject), await this.#thingOf(result, subject)];
         const made = settled(jobId, result, {
           head: await jobs.get(jobId),
-          line: await lines.get(subject),
-          thing: await this.#thingOf(result, subject),
-          conflict: await conflicts.get(subject),
+          line: line && asTold(line),
+          thing: thing && (asTold(thing) as ThingWire),
+          conflicts: await versions.where({ lineId: subject }).toArray(),
           isOvertaken: (await outbox.where({ jobId, subject }).count()) > 0,
           sent,
         });
+        all.push(made);
+        const ours = { jobId, knew: isDone(result) ? (line ?? thing)?.knew : undefined };
         if (made.head) await jobs.put(made.head);
-        if (made.line) await lines.put({ ...made.line, jobId });
-        if (made.thing) await this.#tables.things(made.thing.kind).put({ ...made.thing.thing, jobId });
-        if (made.conflict) await conflicts.put(made.conflict);
+        if (made.line) await lines.put({ ...made.line, ...ours });
+        if (made.thing) await this.#tables.things(made.thing.kind).put({ ...made.thing.thing, ...ours });
+        if (made.conflict) await versions.put(made.conflict);
+        if (made.agreed) await versions.delete(made.agreed);
         if (made.beside) await this.write(jobId, made.beside);
       }
+      return settlement(sent, results, all);
     });
   }
 
-  async #thingOf(result: ChangeResult, id: string): Promise<ThingWire | undefined> {
+  async #thingOf(result: ChangeResult, id: string): Promise<ThingRow | undefined> {
     const told = thingResult(result);
-    const row = told && (await this.#tables.things(told.kind).get(id));
-    return row && (withoutJob(row) as ThingWire);
+    return told && this.#tables.things(told.kind).get(id);
   }
 
   countWaiting(): Promise<number> {
@@ -211,11 +265,11 @@ export class DexieStore implements LocalStore {
   }
 
   async keepConflict(conflict: KeptConflict): Promise<void> {
-    await this.#tables.conflicts.put(conflict);
+    await this.#tables.versions.put(conflict);
   }
 
-  async dropConflict(lineId: string): Promise<void> {
-    await this.#tables.conflicts.delete(lineId);
+  async dropConflict({ id }: KeptConflict): Promise<void> {
+    await this.#tables.versions.delete(id);
   }
 
   dropRefusal({ id, change }: KeptRefusal): Promise<void> {
@@ -253,6 +307,7 @@ export class DexieStore implements LocalStore {
   }
 }
 
-function withoutJob<Row extends { readonly jobId: string }>({ jobId: _, ...rest }: Row): Omit<Row, 'jobId'> {
+/** A row without what is this device's own of it. */
+function asTold<Row extends Ours>({ jobId: _, knew: _knew, ...rest }: Row): Omit<Row, keyof Ours> {
   return rest;
 }

@@ -15,15 +15,22 @@ export interface LocalJob {
   readonly waiting: readonly Change[];
   readonly conflicts: readonly KeptConflict[];
   readonly refusals: readonly KeptRefusal[];
+  /**
+   * The revision that this device had read the job up to when it wrote a line or thing last, by its id; nothing for one
+   * that somebody else has written since.
+   */
+  readonly knew: ReadonlyMap<string, number>;
 }
 
-/** Two versions of one line, kept until somebody chooses. */
+/** A version of a line that was written here and met another one, which stands; kept until somebody chooses. */
 export interface KeptConflict {
-  readonly lineId: string;
+  readonly id: string;
   readonly jobId: string;
+  readonly lineId: string;
   /** What was written here; undefined for a line that was taken off. */
   readonly mine: LineWire | undefined;
-  readonly theirs: LineWire;
+  /** Ids of the changes of ours that it took. */
+  readonly changes: readonly string[];
 }
 
 /** A change that the server did not do, kept until somebody has looked at what it said. */
@@ -44,6 +51,14 @@ export interface LocalWrite {
   readonly thing?: KeptThing;
 }
 
+/** What came of changes that were sent. */
+export interface Settlement {
+  /** Lines and things that are otherwise now. */
+  readonly ids: readonly string[];
+  /** Things that were changed elsewhere too; what was written here stands beside them. */
+  readonly apart: readonly KeptThing[];
+}
+
 /** Changes of one job to be sent together. `places` tell them again when they are answered. */
 export interface Batch {
   readonly jobId: string;
@@ -59,9 +74,13 @@ export interface LocalStore {
   /** What is written outlives the page. */
   readonly lasts: boolean;
   heads(): Promise<readonly JobHead[]>;
-  open(jobId: string): Promise<LocalJob | undefined>;
-  /** One change and what it leaves behind, together or not at all. */
-  write(jobId: string, written: LocalWrite): Promise<void>;
+  /** @param only the ids of the lines and things that are asked for, and what waits for them; all where it is left out */
+  open(jobId: string, only?: readonly string[]): Promise<LocalJob | undefined>;
+  /**
+   * One change and what it leaves behind, together or not at all.
+   * @returns what was written: with another number for a new line, where another page of this browser has used its own
+   */
+  write(jobId: string, written: LocalWrite): Promise<LocalWrite>;
   /**
    * Takes over what the server holds, but for what has changes waiting.
    * @param extent whether it is all of the job, or what changed in it since it was taken over last
@@ -70,11 +89,11 @@ export interface LocalStore {
   /** The first changes that wait, of one job. @param held jobs whose changes cannot be sent now */
   batch(limit: number, held: ReadonlySet<string>): Promise<Batch | undefined>;
   /** What became of a batch: it waits no more, and what it was done to is as the server says. */
-  settle(batch: Batch, results: readonly ChangeResult[]): Promise<void>;
+  settle(batch: Batch, results: readonly ChangeResult[]): Promise<Settlement>;
   /** How many changes wait, of all jobs. */
   countWaiting(): Promise<number>;
   keepConflict(conflict: KeptConflict): Promise<void>;
-  dropConflict(lineId: string): Promise<void>;
+  dropConflict(conflict: KeptConflict): Promise<void>;
   /** A refusal was seen to. A line or thing that the refused change was to make goes with it. */
   dropRefusal(refusal: KeptRefusal): Promise<void>;
   /** A job that is not this account's any more. Nothing happens to one that has changes waiting. */

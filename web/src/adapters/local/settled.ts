@@ -10,18 +10,19 @@ import {
   type ThingWire,
 } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
-import type { JobHead, KeptConflict, KeptRefusal, LocalWrite, Things } from './local-store.ts';
+import type { JobHead, KeptConflict, KeptRefusal, LocalWrite, Settlement, Things } from './local-store.ts';
 
 /** What is here of what a result speaks of. */
 export interface Here {
   readonly head: JobHead | undefined;
   readonly line: LineWire | undefined;
   readonly thing: ThingWire | undefined;
-  readonly conflict: KeptConflict | undefined;
+  /** Versions of the line that were written here and wait for somebody to choose. */
+  readonly conflicts: readonly KeptConflict[];
   /** A later change of ours to the same thing waits still. */
   readonly isOvertaken: boolean;
-  /** The batch that is answered, where it is this device's outbox that was answered. */
-  readonly sent?: readonly Change[];
+  /** The batch that is answered. */
+  readonly sent: readonly Change[];
 }
 
 /** What is to be written here for it. */
@@ -30,6 +31,8 @@ export interface Settled {
   readonly line?: LineWire;
   readonly thing?: KeptThing;
   readonly conflict?: KeptConflict;
+  /** The id of a conflict that is none any more. */
+  readonly agreed?: string;
   /** A version of ours that goes beside theirs as a thing of its own, and to the server. */
   readonly beside?: LocalWrite & { readonly thing: KeptThing };
 }
@@ -51,18 +54,77 @@ export function settled(jobId: string, result: ChangeResult, here: Here): Settle
     }
     case 'conflict': {
       const { line: theirs } = result;
-      const ours = here.line;
-      // Changes that built on the one in conflict come back the same way: what we had is in the first of them. A line that
-      // says other than they did was written here since, and is what we have now.
-      const built = here.conflict !== undefined && (ours === undefined || saysTheSame(ours, here.conflict.theirs));
-      const mine = built ? here.conflict.mine : ours?.deleted === false ? ours : undefined;
-      return { line: theirs, conflict: { lineId: theirs.id, jobId, mine, theirs } };
+      const change = here.sent.find(({ id }) => id === result.id);
+      return { line: theirs, ...(change ? versionOf(jobId, change, theirs, here.conflicts) : {}) };
     }
     case 'reads':
       return here.head && !here.isOvertaken ? { head: { ...here.head, reading: result.reading } } : {};
     default:
       return {};
   }
+}
+
+/** A change that was not done, as the version of the line that it was to make. Changes built on one another make one version. */
+function versionOf(
+  jobId: string,
+  change: Change,
+  theirs: LineWire,
+  conflicts: readonly KeptConflict[],
+): Pick<Settled, 'conflict' | 'agreed'> {
+  const base = 'base' in change ? String(change.base) : '';
+  const before = conflicts.find(({ changes }) => changes.includes(base));
+  const mine = writtenBy(change, before?.mine ?? theirs);
+  const id = before?.id ?? change.id;
+  if (mine ? !theirs.deleted && sameWords(mine, theirs) : theirs.deleted) return before ? { agreed: id } : {};
+  return { conflict: { id, jobId, lineId: theirs.id, mine, changes: [...(before?.changes ?? []), change.id] } };
+}
+
+/** A line with a change done to it; undefined where that takes it off. */
+function writtenBy(change: Change, line: LineWire): LineWire | undefined {
+  if (change.kind === 'line.delete') return undefined;
+  if (change.kind !== 'line.edit') return { ...line, deleted: false };
+  const { position, source, label, note } = change;
+  return { ...line, position, source, label, note, deleted: false };
+}
+
+/** Two states of a line read the same, wherever they stand. */
+export function sameWords(one: LineWire, other: LineWire): boolean {
+  return (['source', 'label', 'note'] as const).every((key) => one[key] === other[key]);
+}
+
+/**
+ * A change as it is written down on this device, where another page may have written meanwhile: a number is given once,
+ * and what the server said of the line or thing stays.
+ */
+export function asWritten(
+  { change, head, line, thing }: LocalWrite,
+  here: Pick<Here, 'head' | 'line' | 'thing'>,
+): LocalWrite {
+  const next = Math.max(head?.nextNumber ?? 1, here.head?.nextNumber ?? 1);
+  const isTaken = change.kind === 'line.add' && here.line === undefined && change.number < (here.head?.nextNumber ?? 1);
+  const number = isTaken ? next : (here.line?.number ?? line?.number ?? null);
+  const revisionOf = (one: { readonly revision: number }, other?: { readonly revision: number }) =>
+    Math.max(one.revision, other?.revision ?? 0);
+  const reading = change.kind === 'job.reading' ? head?.reading : (here.head?.reading ?? head?.reading);
+  return {
+    change: change.kind === 'line.add' ? { ...change, number: number ?? change.number } : change,
+    ...(head && {
+      head: {
+        ...head,
+        ...(reading && { reading }),
+        title: here.head?.title ?? head.title,
+        revision: revisionOf(head, here.head),
+        nextNumber: isTaken ? next + 1 : next,
+      },
+    }),
+    ...(line && { line: { ...line, number, revision: revisionOf(line, here.line) } }),
+    ...(thing && {
+      thing: {
+        kind: thing.kind,
+        thing: { ...thing.thing, revision: revisionOf(thing.thing, here.thing) } as ThingWire,
+      },
+    }),
+  };
 }
 
 /** Two states of a line say the same. */
@@ -82,7 +144,7 @@ function settledThing(
 
 /** A thing that was written here and elsewhere: theirs stays in its place, ours becomes another, so that neither is lost. */
 function besideIt(changeId: string, { kind, thing: theirs }: KeptThing, here: Here): Settled {
-  const last = here.sent?.filter((change) => changeSubject(change) === theirs.id).at(-1);
+  const last = here.sent.filter((change) => changeSubject(change) === theirs.id).at(-1);
   const step = last && thingStep(last);
   if (here.isOvertaken || last?.id !== changeId || step?.step !== 'edit') return {};
   const { content } = step;
@@ -95,6 +157,31 @@ function besideIt(changeId: string, { kind, thing: theirs }: KeptThing, here: He
   };
 }
 
+/** What came of a batch, for those who show it. */
+export function settlement(
+  sent: readonly Change[],
+  results: readonly ChangeResult[],
+  made: readonly Settled[],
+): Settlement {
+  const ids = new Set([...sent.map(changeSubject), ...made.flatMap(({ beside }) => beside?.thing.thing.id ?? [])]);
+  const apart = results.flatMap((result) => {
+    const told = thingResult(result);
+    return told?.isConflict ? [{ kind: told.kind, thing: told.thing }] : [];
+  });
+  return { ids: [...ids], apart };
+}
+
+/** Rows that were taken over, with what this device knew when it wrote them, for as long as nobody else has. */
+export function knewStill<
+  T extends { readonly id: string; readonly revision: number; readonly knew?: number | undefined },
+>(before: readonly T[], after: readonly T[]): readonly T[] {
+  const ours = new Map(before.map((one) => [one.id, one]));
+  return after.map((one) => {
+    const was = ours.get(one.id);
+    return was?.knew === undefined || was === one || was.revision !== one.revision ? one : { ...one, knew: was.knew };
+  });
+}
+
 /** The changes of a batch that were not done. */
 export function refusalsOf(jobId: string, sent: readonly Change[], results: readonly ChangeResult[]): KeptRefusal[] {
   const changes = new Map(sent.map((change) => [change.id, change]));
@@ -104,6 +191,9 @@ export function refusalsOf(jobId: string, sent: readonly Change[], results: read
     return [{ id: result.id, jobId, change, code: result.code, problem: result.problem }];
   });
 }
+
+/** What the server holds now is what was written here. */
+export const isDone = ({ status }: ChangeResult): boolean => !status.endsWith('conflict') && status !== 'refused';
 
 /** The change was to make what it speaks of. */
 export const makes = ({ kind }: Change): boolean => kind === 'line.words' || kind.endsWith('.add');

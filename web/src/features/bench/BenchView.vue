@@ -2,6 +2,7 @@
 /** The main screen: slate, entry, reading, keys and story stick together. */
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, watch } from 'vue';
 import { useMediaQuery } from '@vueuse/core';
+import type { LineWire } from '@sprell/contract';
 import { repeatedStep } from '@sprell/core';
 import { Apart } from '../../ui/Apart.ts';
 import { afterPaint } from '../../ui/after-paint.ts';
@@ -119,9 +120,9 @@ function writeAgain(refused: Refusal, words: string): void {
   entry.value = words;
   void store.dropRefusal(refused);
 }
-function keepLine(lineId: string, text: string): void {
+function keepLine(lineId: string, text: string, begun: LineWire | undefined): void {
   putAway('anew');
-  store.edit(lineId, reckoning.withChange(text));
+  store.edit(lineId, reckoning.withChange(text), begun);
 }
 
 /** What is said to somebody who does not see the slate. */
@@ -250,7 +251,7 @@ onMounted(async () => {
       <NumberNotice v-if="store.renumbered.length > 0" :renumbered="store.renumbered" @seen="store.renumbered = []" />
       <ConflictNotice
         v-for="conflict in store.conflicts"
-        :key="conflict.line.id"
+        :key="conflict.kept.id"
         :conflict
         @choose="(choice) => store.resolveConflict(conflict, choice)"
       />

@@ -55,15 +55,22 @@ describe('small parts', () => {
       revision: 2,
       deleted: false,
     };
+    const kept = { id: 'c', jobId: 'j', lineId: 'a', mine: line, changes: [] };
     const notice = mount(ConflictNotice, {
-      props: { conflict: { line, mine: line, mineSays: `6'`, theirsSays: `9'` } },
+      props: { conflict: { kept, line, mine: line, mineSays: `6'`, theirsSays: `9'` } },
     });
     expect(squeezed(notice.get('p').text())).toBe(`Line #3 was changed elsewhere too. Yours: 6' Now it says 9'`);
     await notice.findAll('button')[0]?.trigger('click');
     expect(notice.emitted('choose')).toEqual([['mine']]);
     const gone = mount(ConflictNotice, {
       props: {
-        conflict: { line: { ...line, deleted: true }, mine: undefined, mineSays: undefined, theirsSays: undefined },
+        conflict: {
+          kept,
+          line: { ...line, deleted: true },
+          mine: undefined,
+          mineSays: undefined,
+          theirsSays: undefined,
+        },
       },
     });
     expect(squeezed(gone.get('p').text())).toContain('You took it off the slate. Now it is off the slate.');

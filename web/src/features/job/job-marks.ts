@@ -47,6 +47,8 @@ export interface JobLines {
   /** Gives places of their own to lines that stand in the way of a place. */
   makeRoom(place: Place): void;
   setDeleted(line: LineWire, deleted: boolean): void;
+  /** A version of a line that does not take the place of what stands there: both, until somebody chooses. */
+  keepBoth(lineId: string, mine: LineWire): void;
   pushUndo(step: Inverse): void;
   /** The setting-outs, by what they are called in a sentence, that writing entries anew would change; and doing that. */
   setOutsWith(rewrite: (entry: string) => string): readonly string[];

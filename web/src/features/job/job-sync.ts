@@ -1,12 +1,10 @@
-import type { JobWire } from '@sprell/contract';
+import type { KeptThing, LineWire } from '@sprell/contract';
 import { useEventListener } from '@vueuse/core';
 import { v7 as uuidv7 } from 'uuid';
 import type { Ref, ShallowRef } from 'vue';
-import { jobServer } from '../../adapters/job-server-loader.ts';
+import type { Device } from '../../adapters/device.ts';
 import type { JobHead, LocalJob, LocalWrite } from '../../adapters/local/local-store.ts';
-import { localStore } from '../../adapters/local/local-store-loader.ts';
-import { NO_THINGS } from '../../adapters/local/settled.ts';
-import { remembered } from '../../adapters/local-memory.ts';
+import { changeSubject, NO_THINGS } from '../../adapters/local/settled.ts';
 import { RequestFailure } from '../../adapters/request-failure.ts';
 import { firstReading } from './job-reading.ts';
 import type { Outbox } from './outbox.ts';
@@ -14,21 +12,37 @@ import type { Outbox } from './outbox.ts';
 /** Until a device that had no room is tried again. */
 const TRY_AGAIN_AFTER = 5000;
 
+/** What changed in the open job on this device, behind the page. */
+export interface Taken extends LocalJob {
+  /** What was looked at; a line or thing that is not among those told is not here any more. */
+  readonly ids: ReadonlySet<string>;
+  /** Lines and things of which this page has a later state, which is not on this device yet. */
+  readonly loose: ReadonlySet<string>;
+}
+
 /** What of the open job is kept on this device and taken over from the server. */
 export interface KeptJob {
   readonly jobs: ShallowRef<readonly Pick<JobHead, 'id' | 'title'>[]>;
   readonly job: Readonly<ShallowRef<JobHead | undefined>>;
   readonly failure: Ref<string | undefined>;
   readonly outbox: Outbox;
+  readonly device: Device;
   /** The head of the open job, with the number that its next line gets. */
   head(): JobHead | undefined;
   show(here: LocalJob): void;
-  /** Changes of other devices, in what is shown. */
-  merge(told: JobWire): void;
+  /** What other devices, other pages of this one, and the server did, in what is shown. */
+  take(taken: Taken): void;
+  /** A line that was given another number as it was written down. */
+  renumber(line: LineWire): void;
+  /** A thing was changed elsewhere too, and stands twice. */
+  tellApart(thing: KeptThing): void;
+  /** Ids of everything that this page shows of the job. */
+  ids(): Iterable<string>;
 }
 
 /** Opens jobs from this device, writes what is changed down on it, and keeps up with the server and other devices. */
-export function useJobSync({ jobs, job, failure, outbox, head, show, merge }: KeptJob) {
+export function useJobSync(kept: KeptJob) {
+  const { device, jobs, job, failure, outbox, head, show } = kept;
   // A signal again, or a page that was put aside: what waits goes, and what was missed comes.
   const lookAgain = () => {
     if (document.visibilityState !== 'visible' || !job.value) return;
@@ -41,9 +55,9 @@ export function useJobSync({ jobs, job, failure, outbox, head, show, merge }: Ke
   /** Opens what this device has, at once; what the server has beyond that comes behind it. */
   async function start(): Promise<void> {
     await guarded(async () => {
-      const local = await localStore();
+      const local = await device.store();
       await listHere();
-      const open = remembered<string>('job') ?? jobs.value[0]?.id;
+      const open = device.memory.remembered<string>('job') ?? jobs.value[0]?.id;
       const here = open === undefined ? undefined : await local.open(open);
       if (here) show(here);
       const caughtUp = catchUp();
@@ -58,26 +72,26 @@ export function useJobSync({ jobs, job, failure, outbox, head, show, merge }: Ke
   async function openFirst(): Promise<void> {
     if (job.value !== undefined) return;
     const [first] = jobs.value;
-    const here = first && (await (await localStore()).open(first.id));
+    const here = first && (await (await device.store()).open(first.id));
     if (here) show(here);
     else makeJob('First job');
   }
 
   async function listHere(): Promise<void> {
-    const heads = await (await localStore()).heads();
+    const heads = await (await device.store()).heads();
     jobs.value = byAge(heads);
   }
 
   /** Sends what waits, and takes over what the server has. Resolves when the job that is to be open is up to date. */
   async function catchUp(): Promise<void> {
     await outbox.retry();
-    const local = await localStore();
+    const local = await device.store();
     try {
-      const listed = await (await jobServer()).list();
+      const listed = await (await device.server()).list();
       const heads = await local.heads();
       jobs.value = byAge([...heads.filter(({ id }) => !listed.some((one) => one.id === id)), ...listed]);
       const revisions = new Map(heads.map(({ id, revision }) => [id, revision]));
-      const open = job.value?.id ?? remembered<string>('job');
+      const open = job.value?.id ?? device.memory.remembered<string>('job');
       const [first, ...others] = listed
         .filter(({ id, revision }) => revisions.get(id) !== revision)
         .sort((a, b) => Number(b.id === open) - Number(a.id === open));
@@ -98,9 +112,11 @@ export function useJobSync({ jobs, job, failure, outbox, head, show, merge }: Ke
 
   /** One job as the server has it, but for what waits here. */
   async function takeOver(jobId: string): Promise<void> {
-    const theirs = await (await jobServer()).open(jobId);
-    await (await localStore()).adopt(theirs, 'all');
-    if ((wanted ?? job.value?.id ?? jobId) === jobId) await showHere(jobId);
+    const theirs = await (await device.server()).open(jobId);
+    await (await device.store()).adopt(theirs, 'all');
+    if ((wanted ?? job.value?.id ?? jobId) !== jobId) return;
+    if (job.value?.id === jobId) await lookAt(jobId, undefined);
+    else await showHere(jobId);
   }
 
   /** Changes that were made here, and the last of them being written down. */
@@ -109,7 +125,7 @@ export function useJobSync({ jobs, job, failure, outbox, head, show, merge }: Ke
 
   /** Shows a job as this device has it; what is written meanwhile is in it. */
   async function showHere(jobId: string): Promise<void> {
-    const local = await localStore();
+    const local = await device.store();
     for (;;) {
       await writing;
       const before = edits;
@@ -120,6 +136,47 @@ export function useJobSync({ jobs, job, failure, outbox, head, show, merge }: Ke
       return;
     }
   }
+
+  /** What is to be looked at again; undefined for everything. */
+  const stale = new Set<string | undefined>();
+  let looking: Promise<void> | undefined;
+
+  /**
+   * Shows lines and things of the open job as this device has them by now, whoever wrote them.
+   * @param ids all of the job where they are left out; what it says of itself, and what waits for an answer, always
+   */
+  function lookAt(jobId: string, ids: readonly string[] | undefined): Promise<void> {
+    if (job.value?.id !== jobId) return Promise.resolve();
+    for (const id of ['job', ...(ids ?? [undefined])]) stale.add(id);
+    looking ??= lookAll(jobId).finally(() => (looking = undefined));
+    return looking;
+  }
+
+  async function lookAll(jobId: string): Promise<void> {
+    const local = await device.store();
+    while (stale.size > 0 && job.value?.id === jobId) {
+      await writing;
+      const before = edits;
+      const asked = [...stale];
+      const only = stale.has(undefined) ? undefined : asked.flatMap((id) => id ?? []);
+      const here = await local.open(jobId, only);
+      // What was written meanwhile is later than what was read.
+      if (edits !== before || job.value.id !== jobId) continue;
+      for (const id of asked) stale.delete(id);
+      if (here === undefined) continue;
+      const ids = new Set(only ?? [...kept.ids(), ...here.lines.map(({ id }) => id)]);
+      const onlyHere = loose.filter((one) => one.jobId === jobId).map(({ what }) => changeSubject(what.change));
+      kept.take({ ...here, ids, loose: new Set(onlyHere) });
+    }
+  }
+
+  device.hear(({ jobId, ids, apart }) => {
+    void lookAt(jobId, ids)
+      .then(() => {
+        if (job.value?.id === jobId) for (const thing of apart) kept.tellApart(thing);
+      })
+      .catch(() => undefined);
+  });
 
   /** The job that was asked for last. */
   let wanted: string | undefined;
@@ -146,7 +203,8 @@ export function useJobSync({ jobs, job, failure, outbox, head, show, merge }: Ke
     stopListening?.();
     stopListening = undefined;
     listensTo = jobId;
-    void jobServer()
+    void device
+      .server()
       .then((server) => {
         if (listensTo === jobId && typeof EventSource !== 'undefined')
           stopListening = server.listen(jobId, (revision) => void readOn(jobId, revision).catch(() => undefined));
@@ -162,9 +220,12 @@ export function useJobSync({ jobs, job, failure, outbox, head, show, merge }: Ke
       .then(async () => {
         const head = job.value;
         if (head?.id !== jobId || revision <= head.revision) return;
-        const theirs = await (await jobServer()).since(jobId, head.revision);
-        await (await localStore()).adopt(theirs, 'changes');
-        if (job.value?.id === jobId) merge(theirs);
+        const theirs = await (await device.server()).since(jobId, head.revision);
+        await (await device.store()).adopt(theirs, 'changes');
+        await lookAt(
+          jobId,
+          [...theirs.lines, ...theirs.scales, ...theirs.setOuts].map(({ id }) => id),
+        );
       });
     return reading;
   }
@@ -174,7 +235,7 @@ export function useJobSync({ jobs, job, failure, outbox, head, show, merge }: Ke
     const id = uuidv7();
     const reading = firstReading();
     const made: JobHead = { id, title, reading, revision: 0, role: 'own', nextNumber: 1 };
-    show({ head: made, lines: [], things: NO_THINGS, waiting: [], conflicts: [], refusals: [] });
+    show({ head: made, lines: [], things: NO_THINGS, waiting: [], conflicts: [], refusals: [], knew: new Map() });
     jobs.value = [...jobs.value, made];
     keepHere({ change: { id: uuidv7(), kind: 'job.add', title, reading } });
   }
@@ -194,10 +255,10 @@ export function useJobSync({ jobs, job, failure, outbox, head, show, merge }: Ke
 
   /** Writes a change down on this device with what it leaves behind; from there it is sent. */
   function keepHere(what: LocalWrite): void {
-    const kept = head();
-    if (kept === undefined) return;
+    const now = head();
+    if (now === undefined) return;
     edits += 1;
-    loose.push({ jobId: kept.id, what: { ...what, head: kept } });
+    loose.push({ jobId: now.id, what: { ...what, head: now } });
     writeDown();
   }
 
@@ -205,10 +266,11 @@ export function useJobSync({ jobs, job, failure, outbox, head, show, merge }: Ke
   function writeDown(): void {
     clearTimeout(nextTry);
     const written = writing.then(async () => {
-      const local = await localStore();
+      const local = await device.store();
       for (let first = loose[0]; first !== undefined; first = loose[0]) {
         try {
-          await local.write(first.jobId, first.what);
+          const { line } = await local.write(first.jobId, first.what);
+          if (line && line.number !== first.what.line?.number && job.value?.id === first.jobId) kept.renumber(line);
         } catch {
           nextTry = setTimeout(writeDown, TRY_AGAIN_AFTER);
           return loose.length;
@@ -226,7 +288,7 @@ export function useJobSync({ jobs, job, failure, outbox, head, show, merge }: Ke
     if (outbox.state.value.kind === 'page') event.preventDefault();
   });
 
-  return { start, open, keepHere, listenTo };
+  return { start, open, keepHere, listenTo, lookAt };
 }
 
 /** Ids of version 7 follow the time they were made at. */

@@ -59,10 +59,15 @@ export class JobThings {
     this.#held.value = { ...this.#held.value, [kind]: list };
   }
 
-  /** A thing that the server never had goes from this page. */
+  /** Every thing, those that were taken off among them. */
+  ids(): readonly string[] {
+    return THING_KINDS.flatMap((kind) => this.#held.value[kind].map(({ id }) => id));
+  }
+
+  /** A thing that is not here any more goes from this page. */
   forget(id: string): void {
     const kept = this.find(id);
-    if (kept?.thing.revision !== 0) return;
+    if (kept === undefined) return;
     const others = (this.#held.value[kept.kind] as readonly ThingWire[]).filter((one) => one.id !== id);
     this.#held.value = { ...this.#held.value, [kept.kind]: others };
   }

@@ -2,9 +2,6 @@ import {
   comparePlaces,
   THING_KINDS,
   type Change,
-  type ChangeResult,
-  type JobWire,
-  thingResult,
   type KeptThing,
   type LineChange,
   type LineWire,
@@ -25,17 +22,15 @@ import {
 import { defineStore } from 'pinia';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, markRaw, ref, shallowRef } from 'vue';
-import type { JobHead, KeptConflict, LocalJob } from '../../adapters/local/local-store.ts';
-import { localStore } from '../../adapters/local/local-store-loader.ts';
-import { changeSubject, resultSubject, saysTheSame, settled, thingsOf } from '../../adapters/local/settled.ts';
-import { remember } from '../../adapters/local-memory.ts';
-import type { Conflict } from './conflict.ts';
+import { deviceHere } from '../../adapters/device.ts';
+import type { JobHead, LocalJob } from '../../adapters/local/local-store.ts';
+import { changeSubject, saysTheSame } from '../../adapters/local/settled.ts';
 import { definitionText, useScales } from './job-scales.ts';
 import { useSetOuts } from './job-set-outs.ts';
 import { JobThings } from './job-things.ts';
 import { useMarks, type JobLines } from './job-marks.ts';
 import { useJobReading } from './job-reading.ts';
-import { useJobSync } from './job-sync.ts';
+import { useJobSync, type Taken } from './job-sync.ts';
 import { Outbox, type KeepState } from './outbox.ts';
 import { placeAt, type Place } from './position-at.ts';
 import { useRefusals } from './refusals.ts';
@@ -57,17 +52,18 @@ import type { Inverse, LineContent, ScaleContent } from './undo-stack.ts';
 
 /** The open job: its lines, their results, and every change to them. */
 export const useJobStore = defineStore('job', () => {
+  const device = deviceHere();
   const jobs = shallowRef<readonly Pick<JobHead, 'id' | 'title'>[]>([]);
   const job = shallowRef<JobHead>();
   const rows = shallowRef<readonly SlateRow[]>([]);
   const failure = ref<string>();
-  const conflicts = shallowRef<readonly Conflict[]>([]);
   /** Lines of this device that got another number, since one of another device had it: was, is. */
   const renumbered = ref<readonly (readonly [number, number])[]>([]);
   /** Ids of lines whose result changed with the last change. */
   const changed = shallowRef<ReadonlySet<string>>(new Set());
-  const outbox = new Outbox(localStore, (jobId, results) => {
-    if (jobId === job.value?.id) for (const result of results) settle(result);
+  const outbox = new Outbox(device, (jobId, { ids, apart }) => {
+    void sync.lookAt(jobId, ids);
+    if (jobId === job.value?.id) for (const thing of apart) tellApart(thing);
   });
   const keepState = computed<KeepState>(() => outbox.state.value);
   const { style, forGood, setReading, setReadingForGood } = useJobReading(
@@ -81,13 +77,14 @@ export const useJobStore = defineStore('job', () => {
     },
   );
 
-  const { undoSays, openSteps, pushUndo, undo, showBoth, resolveConflict } = useStepsBack({
-    conflicts,
+  const { undoSays, openSteps, pushUndo, undo, conflicts, showConflicts, keepBoth, resolveConflict } = useStepsBack({
+    device,
     failure,
     jobId: () => job.value?.id,
+    rows: () => rows.value,
     lines: () => lines,
     things: () => things,
-    toConflict,
+    whatItSays,
     write,
     setDeleted,
   });
@@ -99,29 +96,19 @@ export const useJobStore = defineStore('job', () => {
   /** What landed from here is what the next entry goes on from, whatever others put on the slate meanwhile. */
   let landedHere: string | undefined;
 
-  const { refusals, showRefusals, readRefusals, dropRefusal } = useRefusals({
-    jobId: () => job.value?.id,
+  const { refusals, showRefusals, dropRefusal } = useRefusals({
+    device,
     line: (id) => lines.get(id),
     whatItSays,
-    forget,
+    lookAt: (id) => sync.lookAt(job.value?.id ?? '', [id]),
   });
-
-  /** What the server never had goes from this page; what it has stays. */
-  function forget(id: string): void {
-    pendingChange.delete(id);
-    things.forget(id);
-    if (lines.get(id)?.revision !== 0) return;
-    lines.delete(id);
-    keeper.remove(id);
-    showRows();
-  }
 
   function show({ head, lines: loaded, things: kinds, waiting, conflicts: kept, refusals: refused }: LocalJob): void {
     const isSame = job.value?.id === head.id;
     job.value = head;
     things.show(kinds);
     drawn.showScaleInHand();
-    remember('job', head.id);
+    device.memory.remember('job', head.id);
     nextNumber = Math.max(head.nextNumber, ...loaded.map(({ number }) => (number ?? 0) + 1));
     lines = new Map(loaded.map((line) => [line.id, line]));
     if (!isSame) landedHere = undefined;
@@ -130,7 +117,7 @@ export const useJobStore = defineStore('job', () => {
     pendingChange.clear();
     for (const change of waiting) pendingChange.set(changeSubject(change), change.id);
     if (!isSame) openSteps(head.id);
-    conflicts.value = kept.map(toConflict);
+    showConflicts(kept);
     showRefusals(refused);
     changed.value = new Set();
     keeper.load(
@@ -173,7 +160,20 @@ export const useJobStore = defineStore('job', () => {
     return { id: line.id, number: line.number, position: line.position, source: shownSource(line) };
   }
 
+  let isDrawing = true;
+  /** Many changes, drawn once. */
+  function together(work: () => void): void {
+    isDrawing = false;
+    try {
+      work();
+    } finally {
+      isDrawing = true;
+      showRows();
+    }
+  }
+
   function showRows(): void {
+    if (!isDrawing) return;
     rows.value = [...lines.values()]
       .filter((line) => !line.deleted)
       .sort(comparePlaces)
@@ -221,61 +221,58 @@ export const useJobStore = defineStore('job', () => {
   const baseOf = ({ id, revision }: { readonly id: string; readonly revision: number }) =>
     pendingChange.get(id) ?? revision;
 
-  /** What came of a change: revisions and numbers from the server, or a conflict to be shown. */
-  function settle(result: ChangeResult): void {
-    if (result.status === 'refused') {
-      void readRefusals();
-      return;
+  /** What other devices, other pages of this one, and the server did. What this page has of a later state stays. */
+  function take({
+    head,
+    lines: told,
+    things: kinds,
+    waiting,
+    conflicts: kept,
+    refusals: refused,
+    ids,
+    loose,
+  }: Taken): void {
+    const latest = new Map(waiting.map((change) => [changeSubject(change), change.id]));
+    for (const id of ids) {
+      if (loose.has(id)) continue;
+      const waits = latest.get(id);
+      if (waits === undefined) pendingChange.delete(id);
+      else pendingChange.set(id, waits);
     }
-    const subject = resultSubject(result) ?? '';
-    const isLatest = pendingChange.get(subject) === result.id;
-    if (isLatest) pendingChange.delete(subject);
-    const before = lines.get(subject);
-    const kept = conflicts.value.find(({ line }) => line.id === subject);
-    const made = settled(job.value?.id ?? '', result, {
-      head: job.value,
-      line: before,
-      thing: things.find(subject)?.thing,
-      conflict: kept && { lineId: subject, jobId: '', mine: kept.mine, theirs: kept.line },
-      isOvertaken: pendingChange.has(subject),
-    });
-    if (made.head) job.value = made.head;
-    if (made.thing) things.put(made.thing);
-    const told = thingResult(result);
-    if (told?.isConflict) failure.value = things.changedElsewhere(told);
-    if (made.conflict) showBoth(made.conflict);
-    if (made.line === undefined) return;
-    if (before && isWorked(before) && before.number !== made.line.number)
-      renumbered.value = [...renumbered.value, [before.number, made.line.number as number]];
-    // A line that is as it was is not worked out again.
-    const isOther = before === undefined || before.number !== made.line.number || !saysTheSame(before, made.line);
-    if (isOther) place(made.line);
-    else lines.set(made.line.id, made.line);
-  }
-
-  /** Changes of other devices, in what is shown; what has changes of our own waiting stays as it is. */
-  function merge({ lines: told, scales, setOuts, ...head }: JobWire): void {
-    const nextThere = Math.max(nextNumber, head.nextNumber);
-    job.value = pendingChange.has('job') && job.value ? { ...job.value, revision: head.revision } : head;
-    nextNumber = nextThere;
-    const kinds = thingsOf({ scales, setOuts });
+    job.value = job.value && loose.has('job') ? { ...head, reading: job.value.reading } : head;
+    nextNumber = Math.max(nextNumber, head.nextNumber);
     for (const kind of THING_KINDS)
-      for (const thing of kinds[kind]) if (!pendingChange.has(thing.id)) things.put({ kind, thing });
-    for (const line of told) {
-      const before = lines.get(line.id);
-      if (pendingChange.has(line.id) || (before?.revision ?? 0) > line.revision) continue;
-      if (before === undefined || before.number !== line.number || !saysTheSame(before, line)) place(line);
-      else lines.set(line.id, line);
-    }
+      for (const thing of kinds[kind]) if (!loose.has(thing.id)) things.put({ kind, thing });
+    const thingIds = new Set(THING_KINDS.flatMap((kind) => kinds[kind].map(({ id }) => id)));
+    const lineIds = new Set(told.map(({ id }) => id));
+    together(() => {
+      for (const line of told) takeLine(line, loose.has(line.id));
+      for (const id of ids) if (!loose.has(id) && !lineIds.has(id) && !thingIds.has(id)) takeOff(id);
+    });
+    showConflicts(kept);
+    showRefusals(refused);
   }
 
-  function toConflict({ mine, theirs }: KeptConflict): Conflict {
-    return {
-      line: theirs,
-      mine,
-      mineSays: mine && whatItSays(mine),
-      theirsSays: theirs.deleted ? undefined : whatItSays(theirs),
-    };
+  function takeLine(told: LineWire, isLoose: boolean): void {
+    const before = lines.get(told.id);
+    const line = before && isLoose ? { ...before, revision: told.revision, number: told.number } : told;
+    if (before && isWorked(before) && isWorked(line) && before.number !== line.number)
+      renumbered.value = [...renumbered.value, [before.number, line.number]];
+    // A line that is as it was is not worked out again.
+    if (before === undefined || before.number !== line.number || !saysTheSame(before, line)) place(line);
+    else lines.set(line.id, line);
+  }
+
+  /** What this device has no more: the server never had it, and somebody saw to that. */
+  function takeOff(id: string): void {
+    things.forget(id);
+    if (!lines.delete(id)) return;
+    keeper.remove(id);
+    showRows();
+  }
+
+  function tellApart(thing: KeptThing): void {
+    failure.value = things.changedElsewhere(thing);
   }
 
   function write(line: LineWire, content: LineContent): void {
@@ -374,13 +371,20 @@ export const useJobStore = defineStore('job', () => {
   }
 
   const sync = useJobSync({
+    device,
     jobs,
     job,
     failure,
     outbox,
     head: () => job.value && { ...job.value, nextNumber },
     show,
-    merge,
+    take,
+    tellApart,
+    renumber: ({ id, number }) => {
+      const line = lines.get(id);
+      if (line) place({ ...line, number });
+    },
+    ids: () => [...lines.keys(), ...things.ids()],
   });
   const things = new JobThings({
     baseOf,
@@ -417,6 +421,7 @@ export const useJobStore = defineStore('job', () => {
     write,
     makeRoom,
     setDeleted,
+    keepBoth,
     pushUndo,
     ...setOutUses,
   });

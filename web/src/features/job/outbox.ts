@@ -1,7 +1,7 @@
-import { BATCH_LIMIT, type ChangeResult } from '@sprell/contract';
+import { BATCH_LIMIT } from '@sprell/contract';
 import { ref, type Ref } from 'vue';
-import { jobServer } from '../../adapters/job-server-loader.ts';
-import type { LocalStore } from '../../adapters/local/local-store.ts';
+import type { Device } from '../../adapters/device.ts';
+import type { Settlement } from '../../adapters/local/local-store.ts';
 import { RequestFailure } from '../../adapters/request-failure.ts';
 
 /**
@@ -17,20 +17,6 @@ export type KeepState =
   | { readonly kind: 'here'; readonly changes: number; readonly reason: string | undefined };
 
 const RETRY_AFTER = [1000, 2000, 5000, 10_000, 30_000];
-/** One tab at a time sends. */
-const LOCK = 'sprell.outbox';
-
-/** Runs where no other tab of this browser runs the same; where there are no locks there is one page to begin with. */
-function alone(work: () => Promise<void>): Promise<void> {
-  const { locks } = navigator as { locks?: LockManager };
-  return locks ? locks.request(LOCK, work) : work();
-}
-
-/** What other tabs are told. */
-interface Told {
-  readonly jobId: string;
-  readonly results: readonly ChangeResult[];
-}
 
 /**
  * Sends the changes that wait on this device, in order, each batch until it is answered. A change that was sent twice is
@@ -38,9 +24,8 @@ interface Told {
  */
 export class Outbox {
   readonly state: Ref<KeepState> = ref({ kind: 'opening' });
-  readonly #local: () => Promise<LocalStore>;
-  readonly #onResults: (jobId: string, results: readonly ChangeResult[]) => void;
-  readonly #tabs = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(LOCK);
+  readonly #device: Device;
+  readonly #onSettled: (jobId: string, settlement: Settlement) => void;
   /** Jobs whose changes the server does not take now, with its words. */
   readonly #held = new Map<string, string>();
   #writing = 0;
@@ -51,13 +36,11 @@ export class Outbox {
   #timer: ReturnType<typeof setTimeout> | undefined;
   #tries = 0;
 
-  constructor(local: () => Promise<LocalStore>, onResults: (jobId: string, results: readonly ChangeResult[]) => void) {
-    this.#local = local;
-    this.#onResults = onResults;
-    this.#tabs?.addEventListener('message', ({ data }: MessageEvent<Told>) => {
-      onResults(data.jobId, data.results);
-      void this.#show();
-    });
+  /** @param onSettled is called for what came of changes once this device has it */
+  constructor(device: Device, onSettled: (jobId: string, settlement: Settlement) => void) {
+    this.#device = device;
+    this.#onSettled = onSettled;
+    device.hear(() => void this.#show());
   }
 
   /**
@@ -95,7 +78,7 @@ export class Outbox {
     while (this.#again) {
       this.#again = false;
       try {
-        await alone(() => this.#sendAll());
+        await this.#device.alone(() => this.#sendAll());
         this.#reason = undefined;
         this.#tries = 0;
       } catch (error) {
@@ -109,16 +92,14 @@ export class Outbox {
   }
 
   async #sendAll(): Promise<void> {
-    const local = await this.#local();
+    const local = await this.#device.store();
     for (;;) {
       const batch = await local.batch(BATCH_LIMIT, new Set(this.#held.keys()));
       if (batch === undefined) return;
       const { jobId } = batch;
       try {
-        const { results } = await (await jobServer()).send(jobId, [...batch.changes]);
-        await local.settle(batch, results);
-        this.#tabs?.postMessage({ jobId, results } satisfies Told);
-        this.#onResults(jobId, results);
+        const { results } = await (await this.#device.server()).send(jobId, [...batch.changes]);
+        this.#onSettled(jobId, await local.settle(batch, results));
       } catch (error) {
         // This job is not taken: the others go on, and its changes stay.
         if (!(error instanceof RequestFailure) || !HOLDS.has(error.code)) throw error;
@@ -128,7 +109,7 @@ export class Outbox {
   }
 
   async #show(): Promise<void> {
-    const local = await this.#local();
+    const local = await this.#device.store();
     const changes = (await local.countWaiting()) + this.#loose;
     if (this.#writing > 0) return;
     const [held] = this.#held.values();

@@ -1,8 +1,8 @@
 import { thingStep, type Change, type LineWire } from '@sprell/contract';
 import { shallowRef } from 'vue';
+import type { Device } from '../../adapters/device.ts';
 import type { KeptRefusal } from '../../adapters/local/local-store.ts';
-import { localStore } from '../../adapters/local/local-store-loader.ts';
-import { changeSubject, makes } from '../../adapters/local/settled.ts';
+import { changeSubject } from '../../adapters/local/settled.ts';
 import { wordsOf } from './slate-row.ts';
 
 /** A change that the server did not do, in the words of its job. */
@@ -19,12 +19,12 @@ export interface Refusal {
 
 /** What of the open job refusals are told in. */
 export interface JobWithRefusals {
-  jobId(): string | undefined;
+  readonly device: Device;
   line(id: string): LineWire | undefined;
   /** A line in a person's words. */
   whatItSays(line: LineWire): string;
-  /** Takes what the server never had off this page. */
-  forget(id: string): void;
+  /** Shows a line or thing as this device has it by now. */
+  lookAt(id: string): Promise<void>;
 }
 
 /** The changes of the open job that the server did not do: each is shown until somebody has seen to it. */
@@ -35,18 +35,11 @@ export function useRefusals(job: JobWithRefusals) {
     refusals.value = kept.map(toRefusal);
   }
 
-  /** As this device has them by now. */
-  async function readRefusals(): Promise<void> {
-    const jobId = job.jobId();
-    const here = jobId === undefined ? undefined : await (await localStore()).open(jobId);
-    if (here && job.jobId() === jobId) showRefusals(here.refusals);
-  }
-
   /** It was seen to: written again, or copied away, or not wanted. */
   async function dropRefusal({ kept }: Refusal): Promise<void> {
     refusals.value = refusals.value.filter((one) => one.kept.id !== kept.id);
-    if (makes(kept.change)) job.forget(changeSubject(kept.change));
-    await (await localStore()).dropRefusal(kept);
+    await (await job.device.store()).dropRefusal(kept);
+    await job.lookAt(changeSubject(kept.change));
   }
 
   function toRefusal(kept: KeptRefusal): Refusal {
@@ -83,7 +76,7 @@ export function useRefusals(job: JobWithRefusals) {
     };
   }
 
-  return { refusals, showRefusals, readRefusals, dropRefusal };
+  return { refusals, showRefusals, dropRefusal };
 }
 
 const NOT_AS_IT_STANDS = 'it cannot be kept as it stands';

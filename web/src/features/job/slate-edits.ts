@@ -2,39 +2,48 @@ import type { LineWire } from '@sprell/contract';
 import { exactText, valueForLine, valueForMark } from '@sprell/core';
 import type { JobLines } from './job-marks.ts';
 import { placeAt } from './position-at.ts';
-import { isWorked, nameOf, splitLabel, wordsAsKept, type WorkedRow } from './slate-row.ts';
+import { asKept, isWorked, nameOf, splitLabel, wordsAsKept, type WorkedRow } from './slate-row.ts';
 import type { Inverse, LineContent } from './undo-stack.ts';
 
 /** Changes to lines that stand on the slate: each is one step that can be undone. */
 export function useSlateEdits(job: JobLines) {
-  /** Writes a line anew. */
-  function edit(lineId: string, entry: string): void {
+  /**
+   * Writes a line anew.
+   * @param begun the line as it stood when that was begun: where somebody else wrote it meanwhile, both versions stand
+   */
+  function edit(lineId: string, entry: string, begun?: LineWire): void {
     const line = job.lines().get(lineId);
     if (!line) return;
     const { label, source } = splitLabel(entry);
-    rewrite(line, { source: job.stored(source), label });
+    rewrite(line, { source: job.stored(source), label }, begun);
   }
 
   /** Writes words among the lines anew. */
-  function editWords(lineId: string, words: string): void {
+  function editWords(lineId: string, words: string, begun?: LineWire): void {
     const line = job.lines().get(lineId);
     if (line === undefined || isWorked(line)) return;
     const text = wordsAsKept(line.kind, words);
-    if (text !== '') rewrite(line, line.kind === 'heading' ? { label: text } : { note: text });
+    if (text !== '') rewrite(line, line.kind === 'heading' ? { label: text } : { note: text }, begun);
   }
 
   /** The note that stands under a line; empty for none. */
-  function setNote(lineId: string, note: string): void {
+  function setNote(lineId: string, note: string, begun?: LineWire): void {
     const line = job.lines().get(lineId);
-    if (line) rewrite(line, { note: note.trim() });
+    if (line) rewrite(line, { note: note.trim() }, begun);
   }
 
   /** One step that can be undone: a line with other words, nothing where they are the same. */
-  function rewrite(line: LineWire, changes: Partial<LineContent>): void {
+  function rewrite(line: LineWire, changes: Partial<LineContent>, begun = line): void {
     const { position, source, label, note } = line;
     const before: LineContent = { position, source, label, note };
-    const after: LineContent = { ...before, ...changes };
-    if ((Object.keys(after) as (keyof LineContent)[]).every((key) => after[key] === before[key])) return;
+    const after = asKept<LineContent>({ ...before, ...changes });
+    const keys = Object.keys(changes) as (keyof LineContent)[];
+    if (keys.every((key) => after[key] === before[key]) && !line.deleted) return;
+    const isOther = line.deleted || keys.some((key) => begun[key] !== before[key]);
+    if (isOther) {
+      job.keepBoth(line.id, { ...line, ...after, deleted: false });
+      return;
+    }
     job.pushUndo({ kind: 'write', lineId: line.id, content: before, says: `Undo the change to ${nameOf(line)}` });
     job.write(line, after);
   }

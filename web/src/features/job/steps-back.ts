@@ -1,19 +1,23 @@
 import type { LineWire } from '@sprell/contract';
-import { ref, type Ref, type ShallowRef } from 'vue';
+import { v7 as uuidv7 } from 'uuid';
+import { computed, ref, shallowRef, type Ref } from 'vue';
+import type { Device } from '../../adapters/device.ts';
 import type { KeptConflict } from '../../adapters/local/local-store.ts';
-import { localStore } from '../../adapters/local/local-store-loader.ts';
+import { sameWords } from '../../adapters/local/settled.ts';
 import type { Conflict } from './conflict.ts';
 import type { JobThings } from './job-things.ts';
 import { changedSince, UndoStack, type Inverse, type LineContent } from './undo-stack.ts';
 
 /** What of the open job steps are taken back in. */
 export interface StepsOf {
-  readonly conflicts: ShallowRef<readonly Conflict[]>;
+  readonly device: Device;
   readonly failure: Ref<string | undefined>;
   jobId(): string | undefined;
+  /** The rows as they are shown, to follow when they change. */
+  rows(): unknown;
   lines(): ReadonlyMap<string, LineWire>;
   things(): JobThings;
-  toConflict(kept: KeptConflict): Conflict;
+  whatItSays(line: LineWire): string;
   write(line: LineWire, content: LineContent): void;
   setDeleted(line: LineWire, deleted: boolean): void;
 }
@@ -21,12 +25,39 @@ export interface StepsOf {
 /** Steps back in the open job, and the versions that two devices made of one thing. */
 export function useStepsBack(job: StepsOf) {
   const undoSays = ref<string>();
-  let stack = new UndoStack('none');
+  const keptConflicts = shallowRef<readonly KeptConflict[]>([]);
+  /** Those that are some still: a line may say by now what was written here. */
+  const conflicts = computed<readonly Conflict[]>(() => {
+    job.rows();
+    return keptConflicts.value.flatMap((kept) => toConflict(kept) ?? []);
+  });
+  let stack = new UndoStack('none', job.device.memory);
+  job.device.memory.follow((key) => {
+    if (stack.readAgain(key)) undoSays.value = stack.top()?.says;
+  });
 
   /** The steps of a job that is opened. */
   function openSteps(jobId: string): void {
-    stack = new UndoStack(jobId);
+    stack = new UndoStack(jobId, job.device.memory);
     undoSays.value = stack.top()?.says;
+  }
+
+  function showConflicts(kept: readonly KeptConflict[]): void {
+    keptConflicts.value = kept;
+  }
+
+  function toConflict(kept: KeptConflict): Conflict | undefined {
+    const line = job.lines().get(kept.lineId);
+    const { mine } = kept;
+    if (line === undefined) return undefined;
+    if (mine ? !line.deleted && sameWords(mine, line) : line.deleted) return undefined;
+    return {
+      kept,
+      mine,
+      line,
+      mineSays: mine && job.whatItSays({ ...mine, number: line.number }),
+      theirsSays: line.deleted ? undefined : job.whatItSays(line),
+    };
   }
 
   /** What undoing compares: a place on the slate may be another by now, and a number is the server's. */
@@ -61,28 +92,27 @@ export function useStepsBack(job: StepsOf) {
     if (line === undefined) return;
     if (step.kind !== 'restore' && elsewhere.has(line.id)) {
       const mine = step.kind === 'write' ? { ...line, ...step.content, deleted: false } : undefined;
-      const kept: KeptConflict = { lineId: line.id, jobId: job.jobId() ?? '', mine, theirs: line };
-      showBoth(kept);
-      void localStore().then((local) => local.keepConflict(kept));
+      keepBoth(line.id, mine);
     } else if (step.kind === 'write') job.write(line, step.content);
     else job.setDeleted(line, step.kind === 'delete');
   }
 
-  /** Both versions of a line, until somebody chooses. */
-  function showBoth(kept: KeptConflict): void {
-    const others = job.conflicts.value.filter(({ line }) => line.id !== kept.lineId);
-    job.conflicts.value = [...others, job.toConflict(kept)];
+  /** A version of a line that does not take the place of what stands there: both, until somebody chooses. */
+  function keepBoth(lineId: string, mine: LineWire | undefined): void {
+    const kept: KeptConflict = { id: uuidv7(), lineId, jobId: job.jobId() ?? '', mine, changes: [] };
+    keptConflicts.value = [...keptConflicts.value, kept];
+    void job.device.store().then((local) => local.keepConflict(kept));
   }
 
   /** Settles a conflict: with one's own words, or by leaving the line as it is now. */
-  function resolveConflict(conflict: Conflict, keep: 'mine' | 'theirs'): void {
-    job.conflicts.value = job.conflicts.value.filter((one) => one !== conflict);
-    void localStore().then((local) => local.dropConflict(conflict.line.id));
-    const line = job.lines().get(conflict.line.id);
+  function resolveConflict({ kept, mine }: Conflict, keep: 'mine' | 'theirs'): void {
+    keptConflicts.value = keptConflicts.value.filter(({ id }) => id !== kept.id);
+    void job.device.store().then((local) => local.dropConflict(kept));
+    const line = job.lines().get(kept.lineId);
     if (keep === 'theirs' || !line) return;
-    if (line.deleted !== (conflict.mine === undefined)) job.setDeleted(line, conflict.mine === undefined);
-    if (conflict.mine) job.write(job.lines().get(line.id) as LineWire, conflict.mine);
+    if (line.deleted !== (mine === undefined)) job.setDeleted(line, mine === undefined);
+    if (mine) job.write(job.lines().get(line.id) as LineWire, mine);
   }
 
-  return { undoSays, openSteps, pushUndo, undo, showBoth, resolveConflict };
+  return { undoSays, openSteps, pushUndo, undo, conflicts, showConflicts, keepBoth, resolveConflict };
 }

@@ -1,5 +1,5 @@
 import type { ThingContent, ThingKind } from '@sprell/contract';
-import { remember, remembered } from '../../adapters/local-memory.ts';
+import type { Memory } from '../../adapters/local-memory.ts';
 
 /** What a line said, or that it was not there. */
 export interface LineContent {
@@ -53,20 +53,34 @@ export function changedSince({ said }: Done, saidNow: (id: string) => string | u
 
 const LIMIT = 200;
 
-/** Steps back for one job, on this device alone. It survives a reload. */
+/** Steps back for one job, on this device alone, for all its pages together. They survive a reload. */
 export class UndoStack {
   readonly #key: string;
+  readonly #memory: Memory;
   #steps: readonly Done[];
   /** How things stand after the last step is still to be seen. */
   #look: (() => void) | undefined;
 
-  constructor(jobId: string) {
+  constructor(jobId: string, memory: Memory) {
     this.#key = `undo.${jobId}`;
+    this.#memory = memory;
+    this.#steps = this.#kept();
+  }
+
+  #kept(): readonly Done[] {
     // Steps were kept by themselves once, and those of a scale under names of its own.
-    const kept = remembered<(Done | Inverse)[]>(this.#key) ?? [];
-    this.#steps = kept
+    const kept = this.#memory.remembered<(Done | Inverse)[]>(this.#key) ?? [];
+    return kept
       .map((one) => ('step' in one ? one : { step: one, said: {} }))
       .filter(({ step }) => step.kind === 'many' || 'lineId' in step || 'thingId' in step);
+  }
+
+  /** Another page may have done a step, or taken one back. @returns whether it did */
+  readAgain(key: string): boolean {
+    if (key !== this.#key) return false;
+    this.#look?.();
+    this.#steps = this.#kept();
+    return true;
   }
 
   /**
@@ -81,7 +95,7 @@ export class UndoStack {
       if (this.#look !== look) return;
       this.#look = undefined;
       done.said = Object.fromEntries(subjects(step).map((id) => [id, saidNow(id)]));
-      remember(this.#key, this.#steps);
+      this.#memory.remember(this.#key, this.#steps);
     };
     this.#look = look;
     queueMicrotask(look);
@@ -100,7 +114,7 @@ export class UndoStack {
 
   #keep(steps: readonly Done[]): void {
     this.#steps = steps;
-    remember(this.#key, steps);
+    this.#memory.remember(this.#key, steps);
   }
 }
 

@@ -4,6 +4,7 @@ import { useVirtualizer } from '@tanstack/vue-virtual';
 import { useResizeObserver } from '@vueuse/core';
 import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { Ellipsis } from 'lucide-vue-next';
+import type { LineWire } from '@sprell/contract';
 import type { Reckoned, ReadingStyle, Scope } from '@sprell/core';
 import { useComfort } from '../../comfort/comfort.store.ts';
 import { nameOf, type SlateRow, type WorkedRow } from '../../job/slate-row.ts';
@@ -34,10 +35,11 @@ const props = defineProps<{
   canKeepValue: (lineId: string) => boolean;
 }>();
 const emit = defineEmits<{
-  keep: [lineId: string, entry: string];
+  /** `begun`: the line as it stood when it was begun to be written anew. */
+  keep: [lineId: string, entry: string, begun: LineWire | undefined];
   draft: [reckoned: Reckoned | undefined];
-  keepWords: [lineId: string, words: string];
-  note: [lineId: string, note: string];
+  keepWords: [lineId: string, words: string, begun: LineWire | undefined];
+  note: [lineId: string, note: string, begun: LineWire];
   use: [row: WorkedRow, what: 'result' | 'entry'];
   insert: [beforeId: string];
   move: [lineId: string, to: number];
@@ -135,8 +137,10 @@ async function readyToDrag(): Promise<void> {
 }
 onBeforeUnmount(() => stopDragging?.());
 
+let begun: LineWire | undefined;
+watch(editedLine, (id) => (begun = props.rows.find(({ line }) => line.id === id)?.line), { flush: 'sync' });
 function keep(lineId: string, entry: string): void {
-  emit('keep', lineId, entry);
+  emit('keep', lineId, entry, begun);
   editedLine.value = undefined;
 }
 /** What was asked for is done; the rest that could be done with the line goes out of the way. */
@@ -199,7 +203,7 @@ const selectedRows = computed(() =>
   props.rows.filter((row): row is WorkedRow => row.kind === 'worked' && selection.value?.has(row.line.id) === true),
 );
 function keepWords(lineId: string, words: string): void {
-  emit('keepWords', lineId, words);
+  emit('keepWords', lineId, words, begun);
   editedLine.value = undefined;
 }
 function landWords(kind: 'heading' | 'note', words: string): void {
@@ -329,7 +333,7 @@ defineExpose({
               @select="select(row)"
               @insert="insertAbove(row)"
               @words="wordsAbove(row)"
-              @note="(note) => emit('note', row.line.id, note)"
+              @note="(note, begun) => emit('note', row.line.id, note, begun)"
               @move="(by) => move(row, by)"
               @remove="remove(row)"
             />

@@ -2,6 +2,7 @@
 /** One line of the slate: touch its words to write it anew, its figure to use it, and the dots for the rest. */
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
 import { reckon, type Reckoned, type ReadingStyle, type Scope } from '@sprell/core';
+import type { LineWire } from '@sprell/contract';
 import PlainButton from '../../../ui/PlainButton.vue';
 import SizeText from '../../../ui/SizeText.vue';
 import type { WorkedRow } from '../../job/slate-row.ts';
@@ -44,7 +45,8 @@ const emit = defineEmits<{
   insert: [];
   /** Words are to stand above it. */
   words: [];
-  note: [note: string];
+  /** `begun`: the line as it stood when the note was begun. */
+  note: [note: string, begun: LineWire];
   move: [by: -1 | 1];
   remove: [];
 }>();
@@ -52,6 +54,11 @@ const emit = defineEmits<{
 const reading = computed(() => readLine(props.row.worked, props.style));
 const draft = ref('');
 const isNoting = ref(false);
+let noteBegun = props.row.line;
+function beginNote(): void {
+  noteBegun = props.row.line;
+  isNoting.value = true;
+}
 watch(
   () => props.open,
   () => (isNoting.value = false),
@@ -59,7 +66,7 @@ watch(
 
 function keepNote(note: string): void {
   isNoting.value = false;
-  emit('note', note);
+  emit('note', note, noteBegun);
 }
 
 const field = ref<InstanceType<typeof EntryField>>();
@@ -158,7 +165,7 @@ watch(
       />
       <template v-else>
         <PlainButton data-test="use-entry" @click="emit('use', 'entry')">Use its entry</PlainButton>
-        <PlainButton data-test="note" @click="isNoting = true">{{
+        <PlainButton data-test="note" @click="beginNote">{{
           row.line.note === '' ? 'Add a note' : 'Note'
         }}</PlainButton>
         <PlainButton data-test="insert" @click="emit('insert')">Insert above</PlainButton>

@@ -90,7 +90,7 @@ describe('a line of the slate', () => {
     expect(field.element.value).toBe('planed');
     await field.setValue('sawn');
     await row.get('form').trigger('submit');
-    expect(row.emitted('note')).toEqual([['sawn']]);
+    expect(row.emitted('note')).toMatchObject([['sawn', { note: 'planed' }]]);
   });
 
   it('is moved by Alt and an arrow, unless it is being written', async () => {

@@ -1,0 +1,88 @@
+import type { ChangeResult, JobWire } from '@sprell/contract';
+import type { Told } from '../device.ts';
+import type {
+  Batch,
+  JobHead,
+  KeptConflict,
+  KeptRefusal,
+  LocalJob,
+  LocalStore,
+  LocalWrite,
+  Settlement,
+} from './local-store.ts';
+import { changeSubject } from './settled.ts';
+
+/** The jobs of this device, for one of several pages: what it writes is told to the others once it is written. */
+export class TellingStore implements LocalStore {
+  readonly #store: LocalStore;
+  readonly #tell: (told: Told) => void;
+
+  constructor(store: LocalStore, tell: (told: Told) => void) {
+    this.#store = store;
+    this.#tell = tell;
+  }
+
+  get lasts(): boolean {
+    return this.#store.lasts;
+  }
+  heads(): Promise<readonly JobHead[]> {
+    return this.#store.heads();
+  }
+  open(jobId: string, only?: readonly string[]): Promise<LocalJob | undefined> {
+    return this.#store.open(jobId, only);
+  }
+
+  async write(jobId: string, what: LocalWrite): Promise<LocalWrite> {
+    const written = await this.#store.write(jobId, what);
+    this.#tell({ jobId, ids: [changeSubject(written.change)], apart: [] });
+    return written;
+  }
+
+  async adopt(job: JobWire, extent: 'all' | 'changes'): Promise<void> {
+    await this.#store.adopt(job, extent);
+    const ids = [...job.lines, ...job.scales, ...job.setOuts].map(({ id }) => id);
+    this.#tell({ jobId: job.id, ids: extent === 'all' ? undefined : ids, apart: [] });
+  }
+
+  batch(limit: number, held: ReadonlySet<string>): Promise<Batch | undefined> {
+    return this.#store.batch(limit, held);
+  }
+
+  async settle(batch: Batch, results: readonly ChangeResult[]): Promise<Settlement> {
+    const settlement = await this.#store.settle(batch, results);
+    this.#tell({ jobId: batch.jobId, ...settlement });
+    return settlement;
+  }
+
+  countWaiting(): Promise<number> {
+    return this.#store.countWaiting();
+  }
+
+  async keepConflict(conflict: KeptConflict): Promise<void> {
+    await this.#store.keepConflict(conflict);
+    this.#tell({ jobId: conflict.jobId, ids: [], apart: [] });
+  }
+
+  async dropConflict(conflict: KeptConflict): Promise<void> {
+    await this.#store.dropConflict(conflict);
+    this.#tell({ jobId: conflict.jobId, ids: [], apart: [] });
+  }
+
+  async dropRefusal(refusal: KeptRefusal): Promise<void> {
+    await this.#store.dropRefusal(refusal);
+    this.#tell({ jobId: refusal.jobId, ids: [changeSubject(refusal.change)], apart: [] });
+  }
+
+  forget(jobId: string): Promise<void> {
+    return this.#store.forget(jobId);
+  }
+  note(key: string): Promise<unknown> {
+    return this.#store.note(key);
+  }
+  setNote(key: string, value: unknown): Promise<void> {
+    return this.#store.setNote(key, value);
+  }
+  clear(): Promise<void> {
+    return this.#store.clear();
+  }
+}
