@@ -30,6 +30,10 @@ export default defineConfig({
         test: { ...HANGS, name: 'web', include: ['web/src/**/*.test.ts'], environment: 'happy-dom' },
       },
       {
+        plugins: [vue()],
+        test: { ...HANGS, name: 'simulator', include: ['simulator/*.test.ts'], environment: 'happy-dom' },
+      },
+      {
         test: {
           name: 'e2e',
           include: ['e2e/specs/**/*.test.ts'],

@@ -86,8 +86,15 @@ class Tables extends Dexie {
     this.version(4)
       .stores({ versions: 'id, jobId, lineId' })
       .upgrade(async (tables) => {
-        const kept = await tables.table<Omit<KeptConflict, 'id' | 'changes'>>('conflicts').toArray();
-        const versions = kept.map(({ jobId, lineId, mine }) => ({ id: lineId, jobId, lineId, mine, changes: [] }));
+        interface Before {
+          readonly jobId: string;
+          readonly mine?: LineWire;
+          readonly theirs: LineWire;
+        }
+        const kept = await tables.table<Before>('conflicts').toArray();
+        const versions = kept.map(({ jobId, mine, theirs }): KeptConflict => {
+          return { id: theirs.id, jobId, lineId: theirs.id, mine: mine ?? { ...theirs, deleted: true }, changes: [] };
+        });
         await tables.table('versions').bulkAdd(versions);
       });
     this.version(5).stores({ conflicts: null });
@@ -239,7 +246,7 @@ export class DexieStore implements LocalStore {
           line: line && asTold(line),
           thing: thing && (asTold(thing) as ThingWire),
           conflicts: await versions.where({ lineId: subject }).toArray(),
-          isOvertaken: (await outbox.where({ jobId, subject }).count()) > 0,
+          waiting: (await this.#waiting(jobId, [subject])).map(({ change }) => change),
           sent,
         });
         all.push(made);
@@ -249,6 +256,11 @@ export class DexieStore implements LocalStore {
         if (made.thing) await this.#tables.things(made.thing.kind).put({ ...made.thing.thing, ...ours });
         if (made.conflict) await versions.put(made.conflict);
         if (made.agreed) await versions.delete(made.agreed);
+        if (made.absorbed?.length)
+          await outbox
+            .where({ jobId, subject })
+            .and(({ change }) => made.absorbed?.includes(change.id) === true)
+            .delete();
         if (made.beside) await this.write(jobId, made.beside);
       }
       return settlement(sent, results, all);

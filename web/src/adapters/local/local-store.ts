@@ -27,8 +27,8 @@ export interface KeptConflict {
   readonly id: string;
   readonly jobId: string;
   readonly lineId: string;
-  /** What was written here; undefined for a line that was taken off. */
-  readonly mine: LineWire | undefined;
+  /** The line as it was written here; it may have been taken off. */
+  readonly mine: LineWire;
   /** Ids of the changes of ours that it took. */
   readonly changes: readonly string[];
 }

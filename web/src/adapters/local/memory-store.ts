@@ -155,7 +155,6 @@ export class MemoryStore implements LocalStore {
   async settle({ jobId, places, changes: sent }: Batch, results: readonly ChangeResult[]): Promise<Settlement> {
     this.#outbox = this.#outbox.filter(({ place }) => !places.includes(place));
     for (const refusal of refusalsOf(jobId, sent, results)) this.#refusals.set(refusal.id, refusal);
-    const waiting = this.#subjects(jobId);
     const all: Settled[] = [];
     for (const result of results) {
       const subject = resultSubject(result);
@@ -166,13 +165,14 @@ export class MemoryStore implements LocalStore {
         line: shelf?.lines.find(({ id }) => id === subject),
         thing: shelf && thingOf(shelf, subject),
         conflicts: [...this.#conflicts.values()].filter(({ lineId }) => lineId === subject),
-        isOvertaken: waiting.has(subject),
+        waiting: this.#waiting(jobId).filter((change) => changeSubject(change) === subject),
         sent,
       });
       all.push(made);
       this.#put(jobId, made, isDone(result) ? shelf?.knew.get(subject) : undefined);
       if (made.conflict) this.#conflicts.set(made.conflict.id, made.conflict);
       if (made.agreed) this.#conflicts.delete(made.agreed);
+      this.#outbox = this.#outbox.filter(({ change }) => made.absorbed?.includes(change.id) !== true);
       if (made.beside) await this.write(jobId, made.beside);
     }
     return settlement(sent, results, all);

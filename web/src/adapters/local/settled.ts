@@ -19,8 +19,8 @@ export interface Here {
   readonly thing: ThingWire | undefined;
   /** Versions of the line that were written here and wait for somebody to choose. */
   readonly conflicts: readonly KeptConflict[];
-  /** A later change of ours to the same thing waits still. */
-  readonly isOvertaken: boolean;
+  /** Later changes of ours to the same line or thing, in order. */
+  readonly waiting: readonly Change[];
   /** The batch that is answered. */
   readonly sent: readonly Change[];
 }
@@ -33,6 +33,8 @@ export interface Settled {
   readonly conflict?: KeptConflict;
   /** The id of a conflict that is none any more. */
   readonly agreed?: string;
+  /** Ids of changes that wait no more: they were built on one that was not done. */
+  readonly absorbed?: readonly string[];
   /** A version of ours that goes beside theirs as a thing of its own, and to the server. */
   readonly beside?: LocalWrite & { readonly thing: KeptThing };
 }
@@ -44,51 +46,60 @@ export interface Settled {
 export function settled(jobId: string, result: ChangeResult, here: Here): Settled {
   const told = thingResult(result);
   if (told) return settledThing(result.id, told, here);
+  const isOvertaken = here.waiting.length > 0;
   switch (result.status) {
     case 'applied': {
       const { line: theirs } = result;
       const { line: ours } = here;
       return {
-        line: ours && here.isOvertaken ? { ...ours, revision: theirs.revision, number: theirs.number } : theirs,
+        line: ours && isOvertaken ? { ...ours, revision: theirs.revision, number: theirs.number } : theirs,
       };
     }
     case 'conflict': {
       const { line: theirs } = result;
       const change = here.sent.find(({ id }) => id === result.id);
-      return { line: theirs, ...(change ? versionOf(jobId, change, theirs, here.conflicts) : {}) };
+      return { line: theirs, ...(change ? versionOf(jobId, change, theirs, here) : {}) };
     }
     case 'reads':
-      return here.head && !here.isOvertaken ? { head: { ...here.head, reading: result.reading } } : {};
+      return here.head && !isOvertaken ? { head: { ...here.head, reading: result.reading } } : {};
     default:
       return {};
   }
 }
 
-/** A change that was not done, as the version of the line that it was to make. Changes built on one another make one version. */
+/**
+ * A change that was not done, as the version of the line that it was to make. Those built on it would not be done either:
+ * they make one version with it, also those that wait still, so that what is written from now on is built on what stands.
+ */
 function versionOf(
   jobId: string,
   change: Change,
   theirs: LineWire,
-  conflicts: readonly KeptConflict[],
-): Pick<Settled, 'conflict' | 'agreed'> {
-  const base = 'base' in change ? String(change.base) : '';
-  const before = conflicts.find(({ changes }) => changes.includes(base));
-  const mine = writtenBy(change, before?.mine ?? theirs);
+  { conflicts, waiting }: Pick<Here, 'conflicts' | 'waiting'>,
+): Pick<Settled, 'conflict' | 'agreed' | 'absorbed'> {
+  const before = conflicts.find(({ changes }) => changes.includes(baseOf(change)));
+  const chain = [change];
+  for (const one of waiting) if (chain.some(({ id }) => id === baseOf(one))) chain.push(one);
+  const mine = chain.reduce(writtenBy, before?.mine ?? theirs);
   const id = before?.id ?? change.id;
-  if (mine ? !theirs.deleted && sameWords(mine, theirs) : theirs.deleted) return before ? { agreed: id } : {};
-  return { conflict: { id, jobId, lineId: theirs.id, mine, changes: [...(before?.changes ?? []), change.id] } };
+  const absorbed = chain.slice(1).map((one) => one.id);
+  if (sameWords(mine, theirs)) return { absorbed, ...(before ? { agreed: id } : {}) };
+  const changes = [...(before?.changes ?? []), ...chain.map((one) => one.id)];
+  return { absorbed, conflict: { id, jobId, lineId: theirs.id, mine, changes } };
 }
 
-/** A line with a change done to it; undefined where that takes it off. */
-function writtenBy(change: Change, line: LineWire): LineWire | undefined {
-  if (change.kind === 'line.delete') return undefined;
-  if (change.kind !== 'line.edit') return { ...line, deleted: false };
+const baseOf = (change: Change): string => ('base' in change ? String(change.base) : '');
+
+/** A line with a change done to it. */
+function writtenBy(line: LineWire, change: Change): LineWire {
+  if (change.kind !== 'line.edit') return { ...line, deleted: change.kind === 'line.delete' };
   const { position, source, label, note } = change;
   return { ...line, position, source, label, note, deleted: false };
 }
 
 /** Two states of a line read the same, wherever they stand. */
 export function sameWords(one: LineWire, other: LineWire): boolean {
+  if (one.deleted || other.deleted) return one.deleted === other.deleted;
   return (['source', 'label', 'note'] as const).every((key) => one[key] === other[key]);
 }
 
@@ -138,18 +149,24 @@ function settledThing(
   here: Here,
 ): Settled {
   if (isConflict) return { thing: { kind, thing: theirs }, ...besideIt(changeId, { kind, thing: theirs }, here) };
-  const thing = here.thing && here.isOvertaken ? { ...here.thing, revision: theirs.revision } : theirs;
+  const thing = here.thing && here.waiting.length > 0 ? { ...here.thing, revision: theirs.revision } : theirs;
   return { thing: { kind, thing } };
 }
 
-/** A thing that was written here and elsewhere: theirs stays in its place, ours becomes another, so that neither is lost. */
-function besideIt(changeId: string, { kind, thing: theirs }: KeptThing, here: Here): Settled {
-  const last = here.sent.filter((change) => changeSubject(change) === theirs.id).at(-1);
-  const step = last && thingStep(last);
-  if (here.isOvertaken || last?.id !== changeId || step?.step !== 'edit') return {};
+/**
+ * A thing that was written here and elsewhere: theirs stays in its place, ours becomes another, as it was written last, so
+ * that neither is lost.
+ */
+function besideIt(changeId: string, { kind, thing: theirs }: KeptThing, { sent, waiting }: Here): Settled {
+  const answered = sent.filter((change) => changeSubject(change) === theirs.id);
+  if (answered.at(-1)?.id !== changeId) return {};
+  const absorbed = waiting.map(({ id: waits }) => waits);
+  const step = thingStep((waiting.at(-1) ?? answered.at(-1)) as Change);
+  if (step?.step !== 'edit') return { absorbed };
   const { content } = step;
   const id = uuidv7();
   return {
+    absorbed,
     beside: {
       change: thingChange(uuidv7(), { kind, id, step: 'add', base: undefined, content }),
       thing: { kind, thing: { id, ...content, revision: 0, deleted: false } as ThingWire },

@@ -57,7 +57,7 @@ describe('small parts', () => {
     };
     const kept = { id: 'c', jobId: 'j', lineId: 'a', mine: line, changes: [] };
     const notice = mount(ConflictNotice, {
-      props: { conflict: { kept, line, mine: line, mineSays: `6'`, theirsSays: `9'` } },
+      props: { conflict: { kept, line, mineSays: `6'`, theirsSays: `9'` } },
     });
     expect(squeezed(notice.get('p').text())).toBe(`Line #3 was changed elsewhere too. Yours: 6' Now it says 9'`);
     await notice.findAll('button')[0]?.trigger('click');

@@ -87,6 +87,10 @@ export const useJobStore = defineStore('job', () => {
     whatItSays,
     write,
     setDeleted,
+    landAgain: (line) => {
+      if (isWorked(line)) land(withLabel(line.label, shownSource(line)));
+      else landWords(line.kind === 'heading' ? 'heading' : 'note', wordsOf(line));
+    },
   });
   let keeper = new SlateKeeper(DEFAULT_STYLE, () => undefined);
   let lines = new Map<string, LineWire>();

@@ -20,6 +20,8 @@ export interface StepsOf {
   whatItSays(line: LineWire): string;
   write(line: LineWire, content: LineContent): void;
   setDeleted(line: LineWire, deleted: boolean): void;
+  /** Puts what a line said on the slate as a new one. */
+  landAgain(line: LineWire): void;
 }
 
 /** Steps back in the open job, and the versions that two devices made of one thing. */
@@ -47,15 +49,14 @@ export function useStepsBack(job: StepsOf) {
   }
 
   function toConflict(kept: KeptConflict): Conflict | undefined {
-    const line = job.lines().get(kept.lineId);
     const { mine } = kept;
-    if (line === undefined) return undefined;
-    if (mine ? !line.deleted && sameWords(mine, line) : line.deleted) return undefined;
+    // A line that was on a page alone may have gone with it.
+    const line = job.lines().get(kept.lineId) ?? { ...mine, deleted: true };
+    if (sameWords(mine, line)) return undefined;
     return {
       kept,
-      mine,
       line,
-      mineSays: mine && job.whatItSays({ ...mine, number: line.number }),
+      mineSays: mine.deleted ? undefined : job.whatItSays({ ...mine, number: line.number }),
       theirsSays: line.deleted ? undefined : job.whatItSays(line),
     };
   }
@@ -91,27 +92,31 @@ export function useStepsBack(job: StepsOf) {
     const line = job.lines().get(step.lineId);
     if (line === undefined) return;
     if (step.kind !== 'restore' && elsewhere.has(line.id)) {
-      const mine = step.kind === 'write' ? { ...line, ...step.content, deleted: false } : undefined;
+      const mine = step.kind === 'write' ? { ...line, ...step.content, deleted: false } : { ...line, deleted: true };
       keepBoth(line.id, mine);
     } else if (step.kind === 'write') job.write(line, step.content);
     else job.setDeleted(line, step.kind === 'delete');
   }
 
   /** A version of a line that does not take the place of what stands there: both, until somebody chooses. */
-  function keepBoth(lineId: string, mine: LineWire | undefined): void {
+  function keepBoth(lineId: string, mine: LineWire): void {
     const kept: KeptConflict = { id: uuidv7(), lineId, jobId: job.jobId() ?? '', mine, changes: [] };
     keptConflicts.value = [...keptConflicts.value, kept];
     void job.device.store().then((local) => local.keepConflict(kept));
   }
 
   /** Settles a conflict: with one's own words, or by leaving the line as it is now. */
-  function resolveConflict({ kept, mine }: Conflict, keep: 'mine' | 'theirs'): void {
+  function resolveConflict({ kept }: Conflict, keep: 'mine' | 'theirs'): void {
     keptConflicts.value = keptConflicts.value.filter(({ id }) => id !== kept.id);
     void job.device.store().then((local) => local.dropConflict(kept));
     const line = job.lines().get(kept.lineId);
-    if (keep === 'theirs' || !line) return;
-    if (line.deleted !== (mine === undefined)) job.setDeleted(line, mine === undefined);
-    if (mine) job.write(job.lines().get(line.id) as LineWire, mine);
+    if (keep === 'theirs') return;
+    if (!line) {
+      job.landAgain(kept.mine);
+      return;
+    }
+    if (line.deleted !== kept.mine.deleted) job.setDeleted(line, kept.mine.deleted);
+    if (!kept.mine.deleted) job.write(job.lines().get(line.id) as LineWire, kept.mine);
   }
 
   return { undoSays, openSteps, pushUndo, undo, conflicts, showConflicts, keepBoth, resolveConflict };

@@ -1,0 +1,288 @@
+import type { LineWire } from '@sprell/contract';
+import { setActivePinia } from 'pinia';
+import { v7 as uuidv7 } from 'uuid';
+import { expect, vi } from 'vitest';
+import type { KeptConflict } from '../web/src/adapters/local/local-store.ts';
+import { sameWords } from '../web/src/adapters/local/settled.ts';
+import { useMarkStory } from '../web/src/features/job/mark-story.ts';
+import { isWorked } from '../web/src/features/job/slate-row.ts';
+import { Random } from './random.ts';
+import { SimDevice, type SimPage } from './sim-device.ts';
+import { SimServer } from './sim-server.ts';
+
+/** One thing that happens: what, on which page, and numbers that decide the rest of it. */
+export interface Step {
+  readonly what: keyof typeof DOINGS;
+  readonly who: number;
+  readonly pick: number;
+  readonly size: number;
+}
+
+/** How often each thing happens, of a hundred or so. */
+export const DOINGS = {
+  land: 20,
+  landOn: 8,
+  landMark: 8,
+  useMark: 6,
+  words: 3,
+  edit: 12,
+  beginEdit: 4,
+  endEdit: 6,
+  note: 3,
+  move: 6,
+  remove: 5,
+  undo: 7,
+  rename: 3,
+  choose: 4,
+  reading: 2,
+  goOffline: 5,
+  goOnline: 7,
+  openPage: 4,
+  kill: 4,
+  fill: 2,
+  makeRoom: 4,
+  wait: 14,
+} as const;
+
+const NAMES = ['rail', 'post', 'sill'];
+
+/** Three people's devices and a reader's on one job, whatever happens to them. Each entry has words of its own as its label. */
+export class BuildingSite {
+  readonly server = new SimServer(uuidv7());
+  readonly devices: readonly SimDevice[];
+  readonly #random: Random;
+  #written = 0;
+  /** Words that somebody put others in place of, seeing them; and on which devices. */
+  readonly #replaced = new Map<string, Set<SimDevice>>();
+  /** Words that went with a page that had said that they were on it alone. */
+  readonly #wentWithPage = new Set<string>();
+  readonly #all = new Set<string>();
+  readonly #begun = new Map<SimPage, LineWire>();
+  readonly story: string[] = [];
+
+  constructor(seed: number) {
+    this.#random = new Random(seed);
+    this.devices = (['own', 'edit', 'edit', 'read'] as const).map(
+      (role, nth) => new SimDevice('ABCR'[nth] as string, { role, server: this.server, random: this.#random }),
+    );
+  }
+
+  async begin(): Promise<void> {
+    for (const device of this.devices) await this.#opened(device.openPage());
+    await this.pass(1000);
+    for (const device of this.devices) device.isShaky = true;
+  }
+
+  async #opened(page: Promise<SimPage>): Promise<void> {
+    let isDone = false;
+    void page.then(() => (isDone = true));
+    for (let tries = 0; !isDone && tries < 100; tries += 1) await this.pass(20);
+  }
+
+  /** Time goes by. */
+  async pass(milliseconds: number): Promise<void> {
+    await vi.advanceTimersByTimeAsync(milliseconds);
+  }
+
+  async do({ what, who, pick, size }: Step): Promise<void> {
+    const pages = this.devices.slice(0, 3).flatMap((device) => device.pages);
+    const page = pages[who % Math.max(pages.length, 1)];
+    const device = page?.device ?? (this.devices[who % 3] as SimDevice);
+    if (what === 'wait') return this.pass(pick * 10);
+    if (what === 'goOffline' || what === 'goOnline') return this.#connect(device, what === 'goOnline');
+    if (what === 'openPage') return device.pages.length < 2 ? this.#opened(device.openPage()) : undefined;
+    if (what === 'fill' || what === 'makeRoom') {
+      device.isFull = what === 'fill';
+      return;
+    }
+    if (page === undefined) return this.#opened(device.openPage());
+    if (what === 'kill') return this.#kill(page);
+    const now = Date.now();
+    vi.setSystemTime(now + device.skew);
+    this.#act(page, { what, pick, size });
+    vi.setSystemTime(now);
+    await this.pass(size % 7 === 0 ? 0 : size % 30);
+  }
+
+  /** What a person does on a page; what they saw and changed by it was replaced knowingly. */
+  #act(page: SimPage, step: Pick<Step, 'what' | 'pick' | 'size'>): void {
+    const { job } = page;
+    if (!job.job) return;
+    const before = new Map(job.jobLines.lines());
+    const said = this.#actOn(page, step);
+    for (const [id, was] of before) {
+      const now = job.jobLines.lines().get(id) as LineWire;
+      if (!was.deleted && (now.deleted || now.label !== was.label)) this.#replace(page, was.label);
+    }
+    for (const { id, label, deleted } of job.jobLines.lines().values()) {
+      const was = before.get(id);
+      if (label !== null && !deleted && (was?.deleted !== false || was.label !== label))
+        this.#replaced.get(label)?.delete(page.device);
+    }
+    const last = `w${this.#written}`;
+    const shown = [...job.jobLines.lines().values(), ...job.conflicts.map(({ kept }) => kept.mine)];
+    if (shown.some(({ label }) => label === last)) this.#all.add(last);
+    this.story.push(`${page.device.name}${page.device.pages.indexOf(page)} ${step.what}: ${said}`);
+  }
+
+  #replace({ device }: SimPage, words: string | null): void {
+    if (words !== null) this.#replaced.set(words, (this.#replaced.get(words) ?? new Set()).add(device));
+  }
+
+  #words(): string {
+    this.#written += 1;
+    return `w${this.#written}`;
+  }
+
+  #actOn(page: SimPage, { what, pick, size }: Pick<Step, 'what' | 'pick' | 'size'>): string {
+    const { job } = page;
+    const rows = job.rows;
+    const row = rows[pick % Math.max(rows.length, 1)];
+    const numbered = job.rows.filter((one) => one.kind === 'worked');
+    const other = numbered[size % Math.max(numbered.length, 1)]?.line.number;
+    const marks = job.marks;
+    const mark = marks[pick % Math.max(marks.length, 1)]?.name;
+    const entry = `${this.#words()}: ${size}"`;
+    const land = (text: string) => {
+      job.land(text, size % 4 === 0 ? row?.line.id : undefined);
+      return text;
+    };
+    switch (what) {
+      case 'land':
+        return land(entry);
+      case 'landOn':
+        return land(other === undefined ? entry : `${entry} + #${other}`);
+      case 'landMark':
+        return land(entry.replace(': ', `: ${NAMES[pick % NAMES.length]} = `));
+      case 'useMark':
+        return land(mark === undefined ? entry : `${entry} + ${mark}`);
+      case 'words': {
+        const words = this.#words();
+        job.landWords('heading', words, row?.line.id);
+        return words;
+      }
+      case 'edit':
+        if (row?.kind === 'worked') job.edit(row.line.id, entry);
+        return `${row?.line.number} ${row?.line.label} to ${entry}`;
+      case 'beginEdit':
+        if (row?.kind === 'worked') this.#begun.set(page, row.line);
+        return String(row?.line.label);
+      case 'endEdit': {
+        const begun = this.#begun.get(page);
+        this.#begun.delete(page);
+        if (begun) job.edit(begun.id, entry, begun);
+        return `${begun?.label} to ${entry}`;
+      }
+      case 'note':
+        if (row) job.setNote(row.line.id, `note ${size}`);
+        return String(row?.line.label);
+      case 'move':
+        if (row) job.move(row.line.id, size % rows.length);
+        return String(row?.line.label);
+      case 'remove':
+        if (row) job.remove(row.line.id);
+        return String(row?.line.label);
+      case 'undo': {
+        const says = job.undoSays;
+        job.undo();
+        return String(says);
+      }
+      case 'rename':
+        setActivePinia(undefined);
+        if (mark !== undefined && page.job.job)
+          useMarkStory().rename(mark, `${mark}${String.fromCharCode(97 + (size % 3))}`);
+        return String(mark);
+      case 'choose': {
+        const conflict = job.conflicts[0];
+        if (!conflict) return 'nothing';
+        const keep = size % 2 === 0 ? 'mine' : 'theirs';
+        job.resolveConflict(conflict, keep);
+        if (keep === 'theirs') this.#replace(page, conflict.kept.mine.label);
+        return `${keep} of ${conflict.kept.mine.label} and ${conflict.line.label}`;
+      }
+      case 'reading':
+        job.setReading({ finest: ([8, 16, 32] as const)[size % 3] as 8 });
+        return '';
+      default:
+        throw new Error(what);
+    }
+  }
+
+  async #connect(device: SimDevice, isOnline: boolean): Promise<void> {
+    this.story.push(`${device.name} ${isOnline ? 'online' : 'offline'}`);
+    if (device.isOnline === isOnline) return;
+    device.isOnline = isOnline;
+    if (isOnline) window.dispatchEvent(new Event('online'));
+    await this.pass(0);
+  }
+
+  async #kill(page: SimPage): Promise<void> {
+    const { device, job } = page;
+    this.story.push(`${device.name}${device.pages.indexOf(page)} killed, ${JSON.stringify(job.keepState)}`);
+    const shown = [...job.jobLines.lines().values()];
+    const saidSo = job.keepState.kind === 'page' || job.keepState.kind === 'writing';
+    device.kill(page);
+    this.#begun.delete(page);
+    if (!saidSo) return;
+    const standing = (lines: readonly LineWire[]) => lines.flatMap(({ label, deleted }) => (deleted ? [] : label));
+    const kept = new Set(standing((await device.store.open(this.server.jobId))?.lines ?? []));
+    for (const label of standing(shown)) if (label !== null && !kept.has(label)) this.#wentWithPage.add(label);
+  }
+
+  /** Everybody comes back, and what is under way is done. */
+  async end(): Promise<void> {
+    for (const device of this.devices) {
+      device.isOnline = true;
+      device.isFull = false;
+      if (device.pages.length === 0) await this.#opened(device.openPage());
+    }
+    for (let times = 0; times < 4; times += 1) {
+      window.dispatchEvent(new Event('online'));
+      await this.pass(40_000);
+    }
+  }
+
+  /** What has to hold once everybody is back. */
+  async check(): Promise<void> {
+    const theirs = byId(this.server.read('own', -1).lines);
+    const numbers = [...theirs.values()].flatMap(({ number }) => number ?? []);
+    expect(new Set(numbers).size, 'numbers are given once').toBe(numbers.length);
+    const somewhere = new Set<string | null | undefined>();
+    for (const { label, deleted } of theirs.values()) if (!deleted) somewhere.add(label);
+    for (const device of this.devices) {
+      expect(await device.store.countWaiting(), `${device.name} waits`).toBe(0);
+      const here = await device.store.open(this.server.jobId);
+      expect(byId(here?.lines ?? []), `kept by ${device.name}`).toEqual(theirs);
+      for (const { mine } of here?.conflicts ?? []) if (!mine.deleted) somewhere.add(mine.label);
+      for (const { change } of here?.refusals ?? []) if ('label' in change) somewhere.add(change.label);
+      for (const [nth, page] of device.pages.entries()) {
+        expect(page.job.keepState.kind, `${device.name}${nth}`).toBe('kept');
+        expect(byId([...page.job.jobLines.lines().values()]), `shown by ${device.name}${nth}`).toEqual(theirs);
+        expect(page.job.conflicts.map(({ kept }) => kept.id).sort(), 'all pages show all versions').toEqual(
+          this.#shown(here?.conflicts ?? [], theirs),
+        );
+        const worked = page.job.rows.filter((row) => row.kind === 'worked');
+        expect(worked.map(({ line }) => line.number)).toEqual(
+          page.job.rows
+            .map(({ line }) => line)
+            .filter(isWorked)
+            .map(({ number }) => number),
+        );
+      }
+    }
+    const lost = [...this.#all].filter(
+      (words) => !somewhere.has(words) && !this.#replaced.get(words)?.size && !this.#wentWithPage.has(words),
+    );
+    expect(lost, 'nothing is lost').toEqual([]);
+  }
+
+  #shown(conflicts: readonly KeptConflict[], lines: ReadonlyMap<string, LineWire>): readonly string[] {
+    return conflicts
+      .filter(({ lineId, mine }) => !sameWords(mine, lines.get(lineId) ?? { ...mine, deleted: true }))
+      .map(({ id }) => id)
+      .sort();
+  }
+}
+
+const byId = (lines: readonly LineWire[]) =>
+  new Map([...lines].sort((a, b) => (a.id < b.id ? -1 : 1)).map((line) => [line.id, line]));

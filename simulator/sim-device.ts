@@ -1,0 +1,181 @@
+import type { Role } from '@sprell/contract';
+import { createPinia, setActivePinia, type Pinia } from 'pinia';
+import { useDevice, type Device, type JobServer, type Told } from '../web/src/adapters/device.ts';
+import type { LocalStore, LocalWrite } from '../web/src/adapters/local/local-store.ts';
+import { MemoryStore } from '../web/src/adapters/local/memory-store.ts';
+import { TellingStore } from '../web/src/adapters/local/telling-store.ts';
+import { RequestFailure } from '../web/src/adapters/request-failure.ts';
+import { useJobStore } from '../web/src/features/job/job.store.ts';
+import type { Random } from './random.ts';
+import type { SimServer } from './sim-server.ts';
+
+export type JobStore = ReturnType<typeof useJobStore>;
+
+/** A browser: its jobs outlive its pages. */
+export class SimDevice {
+  readonly name: string;
+  readonly role: Role;
+  readonly store = new MemoryStore(true);
+  readonly pages: SimPage[] = [];
+  /** Milliseconds that its clock is ahead. */
+  readonly skew: number;
+  isOnline = true;
+  isFull = false;
+  /** Answers get lost on the way now and then. */
+  isShaky = false;
+  readonly server: SimServer;
+  readonly random: Random;
+  readonly memory = new Map<string, string>();
+  #sending: Promise<unknown> = Promise.resolve();
+
+  constructor(
+    name: string,
+    { role, server, random }: { readonly role: Role; readonly server: SimServer; readonly random: Random },
+  ) {
+    this.name = name;
+    this.role = role;
+    this.server = server;
+    this.random = random;
+    this.skew = random.below(7_200_000) - 3_600_000;
+  }
+
+  alone(work: () => Promise<void>): Promise<void> {
+    const done = this.#sending.catch(() => undefined).then(work);
+    this.#sending = done;
+    return done;
+  }
+
+  async openPage(): Promise<SimPage> {
+    const page = new SimPage(this);
+    this.pages.push(page);
+    await page.begin();
+    return page;
+  }
+
+  /** The page goes without a word, as when the browser is killed. */
+  kill(page: SimPage): void {
+    page.kill();
+    this.pages.splice(this.pages.indexOf(page), 1);
+  }
+}
+
+/** A store whose device has no room now and then. */
+class StoreWithoutRoom extends TellingStore {
+  readonly #device: SimDevice;
+  readonly #page: SimPage;
+
+  constructor(page: SimPage, tell: (told: Told) => void) {
+    super(page.device.store, tell);
+    this.#device = page.device;
+    this.#page = page;
+  }
+
+  override write(jobId: string, what: LocalWrite): Promise<LocalWrite> {
+    if (this.#page.isDead) return new Promise(() => undefined);
+    if (this.#device.isFull) return Promise.reject(new DOMException('No room.', 'QuotaExceededError'));
+    return super.write(jobId, what);
+  }
+}
+
+/** A page of a browser with the job open in it. */
+export class SimPage {
+  readonly device: SimDevice;
+  isDead = false;
+  readonly #pinia: Pinia = createPinia();
+  readonly #hearing = new Set<(told: Told) => void>();
+  #job: JobStore | undefined;
+  #die: () => void = () => undefined;
+  readonly #died = new Promise<void>((resolve) => (this.#die = resolve));
+
+  constructor(device: SimDevice) {
+    this.device = device;
+  }
+
+  get job(): JobStore {
+    setActivePinia(this.#pinia);
+    return this.#job as JobStore;
+  }
+
+  async begin(): Promise<void> {
+    useDevice(() => this.#asDevice());
+    setActivePinia(this.#pinia);
+    this.#job = useJobStore();
+    useDevice(undefined);
+    await this.#job.start();
+  }
+
+  kill(): void {
+    this.isDead = true;
+    this.#die();
+    this.#hearing.clear();
+    this.job.$dispose();
+  }
+
+  #asDevice(): Device {
+    const { device } = this;
+    const never = new Promise<never>(() => undefined);
+    const store: LocalStore = new StoreWithoutRoom(this, (told) => {
+      if (!this.isDead) for (const other of device.pages) if (other !== this) other.#hear(told);
+    });
+    return {
+      store: () => (this.isDead ? never : Promise.resolve(store)),
+      server: () => (this.isDead ? never : Promise.resolve(this.#server())),
+      memory: {
+        remembered: <T>(key: string) => {
+          const text = device.memory.get(key);
+          return text === undefined ? undefined : (JSON.parse(text) as T);
+        },
+        remember: (key, value) => {
+          device.memory.set(key, JSON.stringify(value));
+          for (const other of device.pages) if (other !== this) for (const follow of other.#following) follow(key);
+        },
+        follow: (changed) => this.#following.add(changed),
+      },
+      // A lock of a page that ended is free.
+      alone: (work) => device.alone(() => Promise.race([work(), this.#died])),
+      hear: (hear) => this.#hearing.add(hear),
+    };
+  }
+  readonly #following = new Set<(key: string) => void>();
+
+  #hear(told: Told): void {
+    for (const hear of this.#hearing)
+      queueMicrotask(() => {
+        hear(told);
+      });
+  }
+
+  #server(): JobServer {
+    const { device } = this;
+    const { server, role, random, name } = device;
+    /** On the way there and back it may be lost. */
+    const ask = async <T>(work: () => T): Promise<T> => {
+      const away = () => new RequestFailure('offline', 'The server cannot be reached.');
+      if (!device.isOnline) throw away();
+      await after(random.below(40));
+      if (!device.isOnline) throw away();
+      const answer = work();
+      await after(random.below(40));
+      if (!device.isOnline || (device.isShaky && random.below(50) === 0)) throw away();
+      return structuredClone(answer);
+    };
+    return {
+      list: () => ask(() => server.list(role)),
+      open: () => ask(() => server.read(role, -1)),
+      since: (_, revision) => ask(() => server.read(role, revision)),
+      send: (_, changes) => ask(() => server.send(name, role, changes)),
+      listen: (_, changed) => {
+        const hear = (revision: number) => {
+          if (device.isOnline && !this.isDead)
+            setTimeout(() => {
+              changed(revision);
+            }, random.below(40));
+        };
+        server.listeners.add(hear);
+        return () => server.listeners.delete(hear);
+      },
+    };
+  }
+}
+
+const after = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds));

@@ -1,0 +1,130 @@
+import {
+  BATCH_LIMIT,
+  sendChanges,
+  thingStep,
+  THING_KINDS,
+  type Change,
+  type ChangeResult,
+  type JobWire,
+  type Role,
+  type ThingKind,
+} from '@sprell/contract';
+import { Batch, type Known, type KnownLine, type Written } from '../server/src/features/changes/batch.ts';
+import { lineToWire, readingToWire, scaleToWire, setOutToWire } from '../server/src/features/jobs/jobs.repository.ts';
+import { RequestFailure } from '../web/src/adapters/request-failure.ts';
+
+const READING = {
+  lengthStyle: 'ft-in',
+  finest: 16,
+  metricStep: '1',
+  rounding: 'nearest',
+  fractions: 'lowest',
+} as const;
+
+/** What the server keeps, all of it. */
+interface Kept {
+  readonly job: Known['job'];
+  readonly lines: ReadonlyMap<string, KnownLine>;
+  readonly things: Readonly<Record<ThingKind, ReadonlyMap<string, Known['things'][ThingKind][number]>>>;
+  readonly changes: ReadonlyMap<string, Known['changes'][number]>;
+}
+
+/** The server as the devices meet it: what decides on changes is the real thing, what keeps them is this machine's memory. */
+export class SimServer {
+  readonly jobId: string;
+  /** Those who listen to the job. */
+  readonly listeners = new Set<(revision: number) => void>();
+  #kept: Kept;
+  #backup: Kept;
+
+  constructor(jobId: string) {
+    this.jobId = jobId;
+    const now = new Date(0);
+    this.#kept = {
+      job: {
+        id: jobId,
+        ownerId: jobId,
+        title: 'Porch',
+        revision: 0,
+        nextNumber: 1,
+        createdAt: now,
+        deletedAt: null,
+        ...READING,
+      },
+      lines: new Map(),
+      things: { scale: new Map(), setout: new Map() },
+      changes: new Map(),
+    };
+    this.#backup = this.#kept;
+  }
+
+  get revision(): number {
+    return this.#kept.job.revision;
+  }
+
+  backUp(): void {
+    this.#backup = this.#kept;
+  }
+
+  list(role: Role) {
+    const { id, title, revision } = this.#kept.job;
+    return [{ id, title, revision, lines: 0, role }];
+  }
+
+  read(role: Role, after: number): JobWire {
+    const { job, lines, things } = this.#kept;
+    const since = <Row extends { readonly revision: number }>(rows: ReadonlyMap<string, Row>): Row[] =>
+      [...rows.values()].filter(({ revision }) => revision > after);
+    const { id, title, revision, nextNumber } = job;
+    return {
+      ...{ id, title, revision, nextNumber, role },
+      reading: readingToWire(job),
+      lines: since(lines).map(lineToWire),
+      scales: since(things.scale).map((row) => scaleToWire(row as never)),
+      setOuts: since(things.setout).map((row) => setOutToWire(row as never)),
+    };
+  }
+
+  /** @throws {RequestFailure} where the real one would not take it */
+  send(accountId: string, role: Role, sent: readonly Change[]): { revision: number; results: ChangeResult[] } {
+    if (sent.length > BATCH_LIMIT) throw new Error('A batch is too long.');
+    const body = sendChanges.body.safeParse({ changes: JSON.parse(JSON.stringify(sent)) as unknown });
+    if (!body.success) throw new RequestFailure('request.invalid', 'The request is not what this address takes.');
+    if (role === 'read') throw new RequestFailure('job.read_only', 'This job is yours to read, not to change.');
+    const { job, lines, things, changes } = this.#kept;
+    const batch = new Batch(accountId, {
+      job,
+      changes: [...changes.values()].filter((one) => one.accountId === accountId),
+      lines: [...lines.values()],
+      numbers: [...lines.values()].flatMap(({ number }) => number ?? []),
+      things: { scale: [...things.scale.values()], setout: [...things.setout.values()] } as Known['things'],
+    });
+    const results = body.data.changes.map((one): ChangeResult =>
+      one.kind === 'unfit'
+        ? { id: one.id, status: 'refused', code: 'change.unfit', problem: one.problem }
+        : batch.apply(one),
+    );
+    const written = batch.written();
+    if (written) this.#keep(written);
+    return { revision: this.revision, results };
+  }
+
+  #keep({ job, lines, things, changes }: Written): void {
+    const put = <Row extends { readonly id: string }>(rows: ReadonlyMap<string, Row>, more: readonly Row[]) =>
+      new Map([...rows, ...more.map((row) => [row.id, row] as const)]);
+    this.#kept = {
+      job,
+      lines: put(this.#kept.lines, lines),
+      things: Object.fromEntries(
+        THING_KINDS.map((kind) => [kind, put(this.#kept.things[kind], things[kind])]),
+      ) as unknown as Kept['things'],
+      changes: put(this.#kept.changes, changes as Known['changes']),
+    };
+    for (const changed of [...this.listeners]) changed(this.revision);
+  }
+
+  /** What a change speaks of, for those who look at what was done. */
+  static subject(change: Change): string {
+    return 'lineId' in change ? change.lineId : (thingStep(change)?.id ?? 'job');
+  }
+}
