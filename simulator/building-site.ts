@@ -41,6 +41,8 @@ export const DOINGS = {
   kill: 4,
   fill: 2,
   makeRoom: 4,
+  backUp: 3,
+  restore: 1,
   wait: 14,
 } as const;
 
@@ -93,6 +95,12 @@ export class BuildingSite {
     if (what === 'openPage') return device.pages.length < 2 ? this.#opened(device.openPage()) : undefined;
     if (what === 'fill' || what === 'makeRoom') {
       device.isFull = what === 'fill';
+      return;
+    }
+    if (what === 'backUp' || what === 'restore') {
+      this.story.push(what);
+      if (what === 'backUp') this.server.backUp();
+      else this.server.restore();
       return;
     }
     if (page === undefined) return this.#opened(device.openPage());

@@ -1,7 +1,7 @@
 import type { Role } from '@sprell/contract';
 import { createPinia, setActivePinia, type Pinia } from 'pinia';
 import { useDevice, type Device, type JobServer, type Told } from '../web/src/adapters/device.ts';
-import type { LocalStore, LocalWrite } from '../web/src/adapters/local/local-store.ts';
+import type { LocalStore, LocalWrite, Written } from '../web/src/adapters/local/local-store.ts';
 import { MemoryStore } from '../web/src/adapters/local/memory-store.ts';
 import { TellingStore } from '../web/src/adapters/local/telling-store.ts';
 import { RequestFailure } from '../web/src/adapters/request-failure.ts';
@@ -70,7 +70,7 @@ class StoreWithoutRoom extends TellingStore {
     this.#page = page;
   }
 
-  override write(jobId: string, what: LocalWrite): Promise<LocalWrite> {
+  override write(jobId: string, what: LocalWrite): Promise<Written> {
     if (this.#page.isDead) return new Promise(() => undefined);
     if (this.#device.isFull) return Promise.reject(new DOMException('No room.', 'QuotaExceededError'));
     return super.write(jobId, what);
@@ -163,7 +163,7 @@ export class SimPage {
       list: () => ask(() => server.list(role)),
       open: () => ask(() => server.read(role, -1)),
       since: (_, revision) => ask(() => server.read(role, revision)),
-      send: (_, changes) => ask(() => server.send(name, role, changes)),
+      send: (_, changes, history) => ask(() => server.send(name, role, changes, history)),
       listen: (_, changed) => {
         const hear = (revision: number) => {
           if (device.isOnline && !this.isDead)

@@ -9,6 +9,7 @@ import {
   type Role,
   type ThingKind,
 } from '@sprell/contract';
+import { v7 as uuidv7 } from 'uuid';
 import { Batch, type Known, type KnownLine, type Written } from '../server/src/features/changes/batch.ts';
 import { lineToWire, readingToWire, scaleToWire, setOutToWire } from '../server/src/features/jobs/jobs.repository.ts';
 import { RequestFailure } from '../web/src/adapters/request-failure.ts';
@@ -43,6 +44,8 @@ export class SimServer {
     this.#kept = {
       job: {
         id: jobId,
+        history: uuidv7(),
+        restoredRevision: 0,
         ownerId: jobId,
         title: 'Porch',
         revision: 0,
@@ -66,18 +69,25 @@ export class SimServer {
     this.#backup = this.#kept;
   }
 
+  /** What came after the backup is gone. Streams end, and those who come back are told where the job stands. */
+  restore(): void {
+    const { job } = this.#backup;
+    this.#kept = { ...this.#backup, job: { ...job, history: uuidv7(), restoredRevision: job.revision } };
+    for (const changed of [...this.listeners]) changed(this.revision);
+  }
+
   list(role: Role) {
-    const { id, title, revision } = this.#kept.job;
-    return [{ id, title, revision, lines: 0, role }];
+    const { id, title, revision, history } = this.#kept.job;
+    return [{ id, title, revision, history, lines: 0, role }];
   }
 
   read(role: Role, after: number): JobWire {
     const { job, lines, things } = this.#kept;
     const since = <Row extends { readonly revision: number }>(rows: ReadonlyMap<string, Row>): Row[] =>
       [...rows.values()].filter(({ revision }) => revision > after);
-    const { id, title, revision, nextNumber } = job;
+    const { id, title, revision, nextNumber, history, restoredRevision } = job;
     return {
-      ...{ id, title, revision, nextNumber, role },
+      ...{ id, title, revision, history, restoredRevision, nextNumber, role },
       reading: readingToWire(job),
       lines: since(lines).map(lineToWire),
       scales: since(things.scale).map((row) => scaleToWire(row as never)),
@@ -86,12 +96,18 @@ export class SimServer {
   }
 
   /** @throws {RequestFailure} where the real one would not take it */
-  send(accountId: string, role: Role, sent: readonly Change[]): { revision: number; results: ChangeResult[] } {
+  send(
+    accountId: string,
+    role: Role,
+    sent: readonly Change[],
+    history?: string,
+  ): { revision: number; results: ChangeResult[] } {
     if (sent.length > BATCH_LIMIT) throw new Error('A batch is too long.');
     const body = sendChanges.body.safeParse({ changes: JSON.parse(JSON.stringify(sent)) as unknown });
     if (!body.success) throw new RequestFailure('request.invalid', 'The request is not what this address takes.');
     if (role === 'read') throw new RequestFailure('job.read_only', 'This job is yours to read, not to change.');
     const { job, lines, things, changes } = this.#kept;
+    if (history !== undefined && history !== job.history) throw new RequestFailure('job.restored', 'It was put back.');
     const batch = new Batch(accountId, {
       job,
       changes: [...changes.values()].filter((one) => one.accountId === accountId),

@@ -16,6 +16,7 @@ export const PROBLEMS = {
   'job.not_owner': 403,
   'job.not_found': 404,
   'job.full': 409,
+  'job.restored': 409,
   'account.full': 409,
   'route.not_found': 404,
   'server.unavailable': 503,

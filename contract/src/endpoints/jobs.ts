@@ -10,9 +10,16 @@ import { setOutWire } from '../wire/set-out.ts';
 export const roleWire = z.enum(['own', 'edit', 'read']);
 export type Role = z.infer<typeof roleWire>;
 
+/**
+ * Which history of a job its revisions count in: another one after it was put back from a backup, when devices may know
+ * more of it than the server.
+ */
+const historyWire = z.uuid();
+
 export const jobSummaryWire = z.object({
   id: z.uuid(),
   title: z.string(),
+  history: historyWire,
   revision: revisionWire,
   lines: z.int(),
   role: roleWire,
@@ -24,6 +31,9 @@ export const jobWire = z.object({
   title: z.string(),
   reading: readingWire,
   revision: revisionWire,
+  history: historyWire,
+  /** The revision it was put back at from a backup; what changed after it changed since. */
+  restoredRevision: revisionWire,
   /** What whoever asks may do with it. */
   role: roleWire,
   nextNumber: z.int(),
@@ -82,6 +92,7 @@ export const sendChanges = defineEndpoint({
   access: 'account',
   path: '/api/jobs/:jobId/changes',
   params: jobParams,
-  body: z.strictObject({ changes: z.array(sentWire).min(1).max(BATCH_LIMIT) }),
+  /** `history`: the one in which the changes were made; where the job has another by now, none of them is done. */
+  body: z.strictObject({ changes: z.array(sentWire).min(1).max(BATCH_LIMIT), history: historyWire.optional() }),
   response: z.object({ revision: revisionWire, results: z.array(changeResultWire) }),
 });

@@ -90,6 +90,12 @@ export const job = pgTable(
     title: text('title').notNull(),
     /** Counts the changes; each takes the next number. */
     revision,
+    /**
+     * Another one after the job was put back from a backup. Devices may have read further than what is here then: up to
+     * `restoredRevision` they have it from here.
+     */
+    history: uuid('history').notNull().defaultRandom(),
+    restoredRevision: bigint('restored_revision', { mode: 'number' }).notNull().default(0),
     /** The number the next line gets. Numbers are never used twice in a job. */
     nextNumber: integer('next_number').notNull().default(1),
     /** How the job's lengths read: style, finest division of an inch, metric step in mm (exact, as text), rounding. */

@@ -38,7 +38,9 @@ export function listen(jobId: string, changed: (revision: number) => void): () =
     stream.close();
   };
 }
-export const send = (jobId: string, changes: Change[]) => asSomebody(() => call(sendChanges, { jobId }, { changes }));
+/** @param history the one of the job that the changes were made in, where it is known */
+export const send = (jobId: string, changes: Change[], history?: string) =>
+  asSomebody(() => call(sendChanges, { jobId }, history === undefined ? { changes } : { changes, history }));
 
 const LOCK = 'sprell.guest';
 const GUEST = 'guest';

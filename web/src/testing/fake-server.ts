@@ -128,6 +128,8 @@ export class FakeServer {
       id: path.slice('/api/jobs/'.length) || JOB_ID,
       title: 'Porch',
       revision: this.#revision,
+      history: OTHER_ID,
+      restoredRevision: 0,
       role: 'own',
       nextNumber: this.lines.size + 1,
       reading: this.reading,
@@ -138,7 +140,14 @@ export class FakeServer {
     return Promise.resolve(
       Response.json(
         path === '/api/jobs'
-          ? this.jobs.map((id) => ({ id, title: 'Porch', revision: this.#revision, lines: 0, role: 'own' }))
+          ? this.jobs.map((id) => ({
+              id,
+              title: 'Porch',
+              revision: this.#revision,
+              history: OTHER_ID,
+              lines: 0,
+              role: 'own',
+            }))
           : job,
       ),
     );

@@ -173,9 +173,15 @@ export class Batch {
   }
 
   #addLine(change: Extract<Change, { kind: 'line.add' | 'line.words' }>): ChangeResult {
-    // The id may be of another's line: the answer is the same as for any id that cannot be used.
-    if (this.#lines.has(change.lineId)) return refused(change, 'line.id_unusable');
     const { position, source, label, note } = change;
+    const before = this.#lines.get(change.lineId);
+    // The id may be of another's line: the answer is the same as for any id that cannot be used.
+    if (before && before.jobId !== this.#job.id) return refused(change, 'line.id_unusable');
+    if (before) {
+      // After a job was put back from a backup, several devices may send one line again.
+      const isSame = before.source === source && before.label === label && before.note === note && !before.deletedAt;
+      return { id: change.id, status: isSame ? 'applied' : 'conflict', line: lineToWire(before) };
+    }
     return this.#putLine(change, {
       id: change.lineId,
       jobId: this.#job.id,
@@ -209,7 +215,14 @@ export class Batch {
   #applyToThing(change: Change, { kind, id, step, base, content }: ThingStep): ChangeResult {
     const thing = this.#things[kind].get(id);
     if (step === 'add') {
-      if (thing) return refused(change, `${kind}.id_unusable`);
+      if (thing && thing.jobId !== this.#job.id) return refused(change, `${kind}.id_unusable`);
+      if (thing) {
+        const said = Object.entries(content ?? {});
+        const isSame = said.every(
+          ([key, value]) => JSON.stringify(thing[key as keyof KnownThing]) === JSON.stringify(value),
+        );
+        return thingResultOf(change.id, kind, thing, !isSame || thing.deletedAt !== null);
+      }
       const made = { id, jobId: this.#job.id, ...content, revision: 0, deletedAt: null } as KnownThing;
       return this.#putThing(change, kind, made);
     }

@@ -12,13 +12,15 @@ export interface ChangesService {
    * Applies a batch in order, all of it at once. Each change is done at most once, however often it is sent; one that
    * cannot be done, or that is no change at all, is answered as a conflict or a refusal and leaves the others standing. A
    * batch that begins with the job itself makes it.
-   * @throws {ProblemError} job.not_found; job.read_only; job.full; account.full; server.unavailable
+   * @throws {ProblemError} job.not_found; job.read_only; job.full; job.restored; account.full; server.unavailable
    */
-  apply(
-    accountId: string,
-    jobId: string,
-    changes: readonly (Change | UnfitChange)[],
-  ): Promise<{ revision: number; results: ChangeResult[] }>;
+  apply(accountId: string, jobId: string, sent: Sent): Promise<{ revision: number; results: ChangeResult[] }>;
+}
+
+/** Changes, and the history of the job that they were made in, where whoever sends them knows of it. */
+export interface Sent {
+  readonly changes: readonly (Change | UnfitChange)[];
+  readonly history?: string | undefined;
 }
 
 /** More jobs than a crew makes in a working life. */
@@ -30,8 +32,8 @@ const TRIES = 100;
 
 export function makeChangesService({ db, inTransaction }: OpenDatabase, feed: JobFeed): ChangesService {
   return {
-    apply: async (accountId, jobId, changes) => {
-      const [first] = changes;
+    apply: async (accountId, jobId, sent) => {
+      const [first] = sent.changes;
       const done =
         first?.kind === 'job.add'
           ? await inTransaction(async (tx) => {
@@ -39,9 +41,9 @@ export function makeChangesService({ db, inTransaction }: OpenDatabase, feed: Jo
               await insertJob(tx, { id: jobId, ownerId: accountId, title, revision: 0, ...readingColumns(reading) });
               if ((await countJobs(tx, accountId)) > MOST_JOBS)
                 throw new ProblemError('account.full', `No more than ${MOST_JOBS} jobs are kept for one account.`);
-              return applyTo(tx, accountId, jobId, changes);
+              return applyTo(tx, accountId, jobId, sent);
             })
-          : await applyTo(db, accountId, jobId, changes);
+          : await applyTo(db, accountId, jobId, sent);
       feed.changed(jobId, done.revision);
       return done;
     },
@@ -49,15 +51,17 @@ export function makeChangesService({ db, inTransaction }: OpenDatabase, feed: Jo
 }
 
 /** Looks, works it out, and writes, provided that nothing was written to the job in between. */
-async function applyTo(db: Database, accountId: string, jobId: string, sent: readonly (Change | UnfitChange)[]) {
-  const changes = sent.filter((one) => one.kind !== 'unfit');
+async function applyTo(db: Database, accountId: string, jobId: string, sent: Sent) {
+  const changes = sent.changes.filter((one) => one.kind !== 'unfit');
   for (let tries = 0; tries < TRIES; tries += 1) {
     const known = await know(db, accountId, jobId, changes);
     if (!known) throw noSuchJob();
+    if (sent.history !== undefined && sent.history !== known.job.history)
+      throw new ProblemError('job.restored', 'The job was put back from a backup; what is not in it is sent again.');
     if (known.role === 'read') throw new ProblemError('job.read_only', 'This job is yours to read, not to change.');
     await checkRoom(db, known.job, changes.filter(isAdd).length);
     const batch = new Batch(accountId, known);
-    const results = sent.map((one) => (one.kind === 'unfit' ? refusedUnfit(one) : batch.apply(one)));
+    const results = sent.changes.map((one) => (one.kind === 'unfit' ? refusedUnfit(one) : batch.apply(one)));
     const written = batch.written();
     if (!written || (await write(db, known.job.revision, written))) return { revision: batch.revision, results };
   }

@@ -49,6 +49,7 @@ export async function jobsOf(db: Executor, accountId: string) {
       id: job.id,
       title: job.title,
       revision: job.revision,
+      history: job.history,
       lines: count(line.id),
       role: roleFor(accountId),
     })
@@ -166,9 +167,9 @@ export async function readJob(
 ): Promise<JobWire | undefined> {
   const [found] = await reading(db).execute({ accountId, jobId, after });
   if (!found) return undefined;
-  const { id, title, revision, nextNumber } = found.job;
+  const { id, title, revision, history, restoredRevision, nextNumber } = found.job;
   return {
-    ...{ id, title, revision, nextNumber },
+    ...{ id, title, revision, history, restoredRevision, nextNumber },
     reading: readingToWire(found.job),
     role: found.role,
     lines: [...found.lines],

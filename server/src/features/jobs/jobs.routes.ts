@@ -9,6 +9,6 @@ export function jobRoutes({ jobs, changes }: { readonly jobs: JobsService; reado
   const router = Router();
   serve(router, listJobs, ({ accountId }) => jobs.list(accountId));
   serve(router, openJob, ({ accountId, params }) => jobs.open(accountId, params.jobId));
-  serve(router, sendChanges, ({ accountId, params, body }) => changes.apply(accountId, params.jobId, body.changes));
+  serve(router, sendChanges, ({ accountId, params, body }) => changes.apply(accountId, params.jobId, body));
   return router;
 }

@@ -11,6 +11,7 @@ import {
   type ThingWire,
 } from '@sprell/contract';
 import Dexie, { type EntityTable, type Table } from 'dexie';
+import { isOfAnotherHistory, isOtherHistory, NOTHING_SETTLED, rejoined } from './rejoined.ts';
 import type {
   Batch,
   JobHead,
@@ -21,21 +22,25 @@ import type {
   LocalWrite,
   Settlement,
   Things,
+  Written,
 } from './local-store.ts';
 import {
   adopted,
   adoptedHead,
   asWritten,
+  besideTheLine,
   changeSubject,
-  isDone,
-  knewStill,
   makes,
+  ownAfter,
+  ownStill,
+  refusalOf,
   refusalsOf,
   resultSubject,
   settled,
   settlement,
-  type Settled,
   thingsOf,
+  type Own,
+  type Settled,
 } from './settled.ts';
 
 /** A change on its way. `version` is of the shape it was written in, so that a later Sprell can still send it. */
@@ -46,10 +51,10 @@ interface OutboxRow {
   readonly version: number;
   readonly change: Change;
 }
-/** What is kept here beside what the server holds. `knew`: the revision of the job known here when it was written here last. */
+/** What is kept here beside what the server holds. */
 interface Ours {
   readonly jobId: string;
-  readonly knew?: number | undefined;
+  readonly own?: Own | undefined;
 }
 type LineRow = LineWire & Ours;
 type ScaleRow = ScaleWire & Ours;
@@ -148,7 +153,7 @@ export class DexieStore implements LocalStore {
         waiting: waiting.map(({ change }) => change),
         conflicts,
         refusals: refused,
-        knew: new Map(rows.flatMap(({ id, knew }) => (knew === undefined ? [] : [[id, knew] as const]))),
+        knew: new Map(rows.flatMap(({ id, own }) => (own === undefined ? [] : [[id, own.knew] as const]))),
       };
     });
   }
@@ -171,22 +176,31 @@ export class DexieStore implements LocalStore {
       .sortBy('place');
   }
 
-  write(jobId: string, what: LocalWrite): Promise<LocalWrite> {
-    const { jobs, lines, scales, setOuts, outbox } = this.#tables;
-    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox], async () => {
-      const here = await Promise.all([
+  write(jobId: string, what: LocalWrite): Promise<Written> {
+    const { jobs, lines, scales, setOuts, outbox, versions } = this.#tables;
+    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox, versions], async () => {
+      const subject = changeSubject(what.change);
+      const [head, line, thing] = await Promise.all([
         jobs.get(jobId),
         what.line && lines.get(what.line.id),
         what.thing && this.#tables.things(what.thing.kind).get(what.thing.thing.id),
       ]);
-      const written = asWritten(what, { head: here[0], line: here[1], thing: here[2] });
-      const { change, head, line, thing } = written;
-      const ours = { jobId, knew: what.head?.revision ?? here[0]?.revision };
-      await outbox.add({ jobId, subject: changeSubject(change), version: CHANGE_VERSION, change } as OutboxRow);
-      if (head) await jobs.put(head);
-      if (line) await lines.put({ ...line, ...ours });
-      if (thing) await this.#tables.things(thing.kind).put({ ...thing.thing, ...ours });
-      return written;
+      const written = asWritten(what, { head, line, thing });
+      const beside = besideTheLine(jobId, written.change, {
+        line: line && asTold(line),
+        own: line?.own,
+        waiting: (await this.#waiting(jobId, [subject])).map(({ change }) => change),
+        conflicts: await versions.where({ lineId: subject }).toArray(),
+      });
+      if (beside?.conflict) await versions.put(beside.conflict);
+      if (beside?.agreed) await versions.delete(beside.agreed);
+      if (beside) return { ...written, isApart: true };
+      const ours = { jobId, own: { knew: (what.head ?? head)?.revision ?? 0, by: written.change.id } };
+      await outbox.add({ jobId, subject, version: CHANGE_VERSION, change: written.change } as OutboxRow);
+      if (written.head) await jobs.put(written.head);
+      if (written.line) await lines.put({ ...written.line, ...ours });
+      if (written.thing) await this.#tables.things(written.thing.kind).put({ ...written.thing.thing, ...ours });
+      return { ...written, isApart: false };
     });
   }
 
@@ -194,16 +208,21 @@ export class DexieStore implements LocalStore {
     return new Set((await this.#tables.outbox.where({ jobId }).toArray()).map(({ subject }) => subject));
   }
 
-  adopt(job: JobWire, extent: 'all' | 'changes'): Promise<void> {
-    const { jobs, lines, scales, setOuts, outbox } = this.#tables;
+  adopt(job: JobWire, extent: 'all' | 'changes', asked?: JobHead): Promise<boolean> {
+    const { jobs, lines, scales, setOuts, outbox, versions, refusals } = this.#tables;
     const jobId = job.id;
-    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox], async () => {
+    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox, versions, refusals], async () => {
+      const head = await jobs.get(jobId);
+      if (head && isOtherHistory(head, job, asked)) {
+        if (extent === 'all') await this.#rejoin(jobId, job);
+        return extent === 'all';
+      }
       const waiting = await this.#subjects(jobId);
-      await jobs.put(adoptedHead(await jobs.get(jobId), job, waiting));
+      await jobs.put(adoptedHead(head, job, waiting));
       // What is told as changes is put beside what is here; only what is told whole can say what has gone.
       const adopt = async <Row extends LineRow | ThingRow>(table: EntityTable<Row, 'id'>, told: readonly Row[]) => {
         const here = await this.#rows(table, jobId, extent === 'all' ? undefined : told.map(({ id }) => id));
-        const rows = knewStill(here, adopted(here, told, waiting, { extent, revision: job.revision }));
+        const rows = ownStill(here, adopted(here, told, waiting, { extent, revision: job.revision }));
         if (extent === 'all') await table.where({ jobId }).delete();
         await table.bulkPut([...rows]);
       };
@@ -216,6 +235,47 @@ export class DexieStore implements LocalStore {
           this.#tables.things(kind),
           thingsOf(job)[kind].map((thing) => ({ ...thing, jobId })),
         );
+      return true;
+    });
+  }
+
+  sendAgain(jobId: string): Promise<void> {
+    const { jobs, lines, scales, setOuts, outbox, versions, refusals } = this.#tables;
+    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox, versions, refusals], () =>
+      this.#rejoin(jobId, undefined),
+    );
+  }
+
+  async #rejoin(jobId: string, told: JobWire | undefined): Promise<void> {
+    const { jobs, lines, outbox, versions } = this.#tables;
+    const ours = await this.open(jobId);
+    if (ours === undefined) return;
+    const {
+      head,
+      lines: all,
+      things,
+      waiting,
+      conflicts,
+    } = rejoined({ ...ours, isOwn: (id) => ours.knew.has(id) }, told);
+    await jobs.put(head);
+    await lines.where({ jobId }).delete();
+    await lines.bulkPut(all.map((line) => ({ ...line, jobId })));
+    for (const kind of THING_KINDS) {
+      await this.#tables.things(kind).where({ jobId }).delete();
+      await this.#tables.things(kind).bulkPut(things[kind].map((thing) => ({ ...thing, jobId })));
+    }
+    await outbox.where({ jobId }).delete();
+    for (const change of waiting)
+      await outbox.add({ jobId, subject: changeSubject(change), version: CHANGE_VERSION, change } as OutboxRow);
+    await versions.bulkPut(conflicts);
+  }
+
+  refuse(jobId: string, code: KeptRefusal['code']): Promise<void> {
+    const { outbox, refusals } = this.#tables;
+    return this.#tables.transaction('rw', [outbox, refusals], async () => {
+      const waiting = await this.#waiting(jobId, undefined);
+      await refusals.bulkPut(waiting.map(({ change }) => refusalOf(jobId, change, code)));
+      await outbox.where({ jobId }).delete();
     });
   }
 
@@ -228,12 +288,19 @@ export class DexieStore implements LocalStore {
     if (first === undefined) return undefined;
     const { jobId } = first;
     const rows = (await outbox.where({ jobId }).sortBy('place')).slice(0, limit);
-    return { jobId, places: rows.map(({ place }) => place), changes: rows.map(({ change }) => change) };
+    return {
+      jobId,
+      places: rows.map(({ place }) => place),
+      changes: rows.map(({ change }) => change),
+      history: (await this.#tables.jobs.get(jobId))?.history,
+    };
   }
 
-  settle({ jobId, places, changes: sent }: Batch, results: readonly ChangeResult[]): Promise<Settlement> {
+  settle(batch: Batch, results: readonly ChangeResult[]): Promise<Settlement> {
+    const { jobId, places, changes: sent } = batch;
     const { jobs, lines, scales, setOuts, outbox, versions, refusals } = this.#tables;
     return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox, versions, refusals], async () => {
+      if (isOfAnotherHistory(batch, await jobs.get(jobId))) return NOTHING_SETTLED;
       await outbox.bulkDelete([...places]);
       await refusals.bulkPut(refusalsOf(jobId, sent, results));
       const all: Settled[] = [];
@@ -250,7 +317,7 @@ export class DexieStore implements LocalStore {
           sent,
         });
         all.push(made);
-        const ours = { jobId, knew: isDone(result) ? (line ?? thing)?.knew : undefined };
+        const ours = { jobId, own: ownAfter(result, (line ?? thing)?.own) };
         if (made.head) await jobs.put(made.head);
         if (made.line) await lines.put({ ...made.line, ...ours });
         if (made.thing) await this.#tables.things(made.thing.kind).put({ ...made.thing.thing, ...ours });
@@ -320,6 +387,6 @@ export class DexieStore implements LocalStore {
 }
 
 /** A row without what is this device's own of it. */
-function asTold<Row extends Ours>({ jobId: _, knew: _knew, ...rest }: Row): Omit<Row, keyof Ours> {
+function asTold<Row extends Ours>({ jobId: _, own: _own, ...rest }: Row): Omit<Row, keyof Ours> {
   return rest;
 }

@@ -14,11 +14,14 @@ const READING: JobWire['reading'] = {
   rounding: 'nearest',
   fractions: 'lowest',
 };
+const HISTORY = uuidv7();
 const aJob = (more: Partial<JobWire> = {}): JobWire => ({
   id: uuidv7(),
   title: 'Porch',
   reading: READING,
   revision: 3,
+  history: HISTORY,
+  restoredRevision: 0,
   role: 'own',
   nextNumber: 2,
   lines: [],

@@ -1,7 +1,9 @@
 import type { Change, ChangeResult, JobWire, KeptThing, LineWire, ThingKind, ThingWires } from '@sprell/contract';
 
-/** A job without what stands in it. */
-export type JobHead = Omit<JobWire, 'lines' | 'scales' | 'setOuts'>;
+/** A job without what stands in it. `history` is not known before the server has told it. */
+export type JobHead = Omit<JobWire, 'lines' | 'scales' | 'setOuts' | 'history' | 'restoredRevision'> & {
+  readonly history?: string | undefined;
+};
 
 /** The things of a job, kind by kind. */
 export type Things = { readonly [Kind in ThingKind]: readonly ThingWires[Kind][] };
@@ -38,7 +40,7 @@ export interface KeptRefusal {
   readonly id: string;
   readonly jobId: string;
   readonly change: Change;
-  readonly code: Extract<ChangeResult, { status: 'refused' }>['code'];
+  readonly code: Extract<ChangeResult, { status: 'refused' }>['code'] | 'job.read_only';
   /** Where it is not taken, in the server's words. */
   readonly problem: string | undefined;
 }
@@ -49,6 +51,12 @@ export interface LocalWrite {
   readonly head?: JobHead;
   readonly line?: LineWire;
   readonly thing?: KeptThing;
+}
+
+/** A change as it was written down. */
+export interface Written extends LocalWrite {
+  /** Another page of this browser had written the line, which stands as that has it; this one is a version beside it. */
+  readonly isApart: boolean;
 }
 
 /** What came of changes that were sent. */
@@ -64,6 +72,8 @@ export interface Batch {
   readonly jobId: string;
   readonly places: readonly number[];
   readonly changes: readonly Change[];
+  /** The history of the job that they were made in; undefined before the server has told it. */
+  readonly history: string | undefined;
 }
 
 /**
@@ -80,12 +90,19 @@ export interface LocalStore {
    * One change and what it leaves behind, together or not at all.
    * @returns what was written: with another number for a new line, where another page of this browser has used its own
    */
-  write(jobId: string, written: LocalWrite): Promise<LocalWrite>;
+  write(jobId: string, what: LocalWrite): Promise<Written>;
   /**
-   * Takes over what the server holds, but for what has changes waiting.
+   * Takes over what the server holds, but for what has changes waiting. Where the server put the job back from a backup,
+   * what is here from after that is to be sent again.
    * @param extent whether it is all of the job, or what changed in it since it was taken over last
+   * @param asked the job as it was here when the server was asked
+   * @returns false, with nothing done, where only all of the job will do
    */
-  adopt(job: JobWire, extent: 'all' | 'changes'): Promise<void>;
+  adopt(job: JobWire, extent: 'all' | 'changes', asked?: JobHead): Promise<boolean>;
+  /** A job that the server does not have any more: all of it is to be sent again. */
+  sendAgain(jobId: string): Promise<void>;
+  /** What waits of a job will not be done, for a reason that all of it shares. */
+  refuse(jobId: string, code: KeptRefusal['code']): Promise<void>;
   /** The first changes that wait, of one job. @param held jobs whose changes cannot be sent now */
   batch(limit: number, held: ReadonlySet<string>): Promise<Batch | undefined>;
   /** What became of a batch: it waits no more, and what it was done to is as the server says. */

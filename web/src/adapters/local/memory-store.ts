@@ -7,6 +7,7 @@ import {
   type LineWire,
   type ThingWire,
 } from '@sprell/contract';
+import { isOfAnotherHistory, isOtherHistory, NOTHING_SETTLED, rejoined } from './rejoined.ts';
 import type {
   Batch,
   JobHead,
@@ -17,20 +18,24 @@ import type {
   LocalWrite,
   Settlement,
   Things,
+  Written,
 } from './local-store.ts';
 import {
   adopted,
   adoptedHead,
   asWritten,
+  besideTheLine,
   changeSubject,
-  isDone,
   makes,
   NO_THINGS,
+  ownAfter,
+  refusalOf,
   refusalsOf,
   resultSubject,
   settled,
   settlement,
   thingsOf,
+  type Own,
   type Settled,
 } from './settled.ts';
 
@@ -38,8 +43,7 @@ interface Shelf {
   head: JobHead;
   lines: readonly LineWire[];
   things: Things;
-  /** As `LocalJob` has it. */
-  knew: ReadonlyMap<string, number>;
+  own: ReadonlyMap<string, Own>;
 }
 
 /** The jobs for as long as the page is open: where a browser has no database, and in tests. */
@@ -74,7 +78,9 @@ export class MemoryStore implements LocalStore {
         waiting: this.#waiting(jobId).filter((change) => only === undefined || asked.has(changeSubject(change))),
         conflicts: [...this.#conflicts.values()].filter((one) => one.jobId === jobId),
         refusals: [...this.#refusals.values()].filter((one) => one.jobId === jobId),
-        knew: new Map(askedOf([...shelf.knew].map(([id, knew]) => ({ id, knew }))).map(({ id, knew }) => [id, knew])),
+        knew: new Map(
+          askedOf([...shelf.own].map(([id, { knew }]) => ({ id, knew }))).map(({ id, knew }) => [id, knew]),
+        ),
       },
     );
   }
@@ -86,43 +92,53 @@ export class MemoryStore implements LocalStore {
     return new Set(this.#waiting(jobId).map(changeSubject));
   }
 
-  write(jobId: string, what: LocalWrite): Promise<LocalWrite> {
+  write(jobId: string, what: LocalWrite): Promise<Written> {
     const shelf = this.#jobs.get(jobId);
-    const written = asWritten(what, {
-      head: shelf?.head,
-      line: shelf?.lines.find(({ id }) => id === what.line?.id),
-      thing: shelf && thingOf(shelf, what.thing?.thing.id),
+    const subject = changeSubject(what.change);
+    const line = shelf?.lines.find(({ id }) => id === what.line?.id);
+    const thing = shelf && thingOf(shelf, what.thing?.thing.id);
+    const written = asWritten(what, { head: shelf?.head, line, thing });
+    const beside = besideTheLine(jobId, written.change, {
+      line,
+      own: shelf?.own.get(subject),
+      waiting: this.#waiting(jobId).filter((change) => changeSubject(change) === subject),
+      conflicts: [...this.#conflicts.values()].filter(({ lineId }) => lineId === subject),
     });
-    const { change } = written;
-    this.#place += 1;
-    this.#outbox = [...this.#outbox, { place: this.#place, jobId, change }];
-    this.#put(jobId, written, what.head?.revision ?? shelf?.head.revision);
-    return Promise.resolve(written);
+    if (beside?.conflict) this.#conflicts.set(beside.conflict.id, beside.conflict);
+    if (beside?.agreed) this.#conflicts.delete(beside.agreed);
+    if (beside) return Promise.resolve({ ...written, isApart: true });
+    this.#send(jobId, written.change);
+    this.#put(jobId, written, { knew: (what.head ?? shelf?.head)?.revision ?? 0, by: written.change.id });
+    return Promise.resolve({ ...written, isApart: false });
   }
 
-  /** @param knew of what is put: undefined for what somebody else wrote */
+  /** @param own of what is put: undefined for what somebody else wrote */
   #put(
     jobId: string,
     { head, line, thing }: { head?: JobHead | undefined; line?: LineWire | undefined; thing?: KeptThing | undefined },
-    knew: number | undefined,
+    own: Own | undefined,
   ): void {
     const before =
-      this.#jobs.get(jobId) ?? (head && { head, lines: [], things: NO_THINGS, knew: new Map<string, number>() });
+      this.#jobs.get(jobId) ?? (head && { head, lines: [], things: NO_THINGS, own: new Map<string, Own>() });
     if (before === undefined) return;
-    const known = new Map(before.knew);
+    const known = new Map(before.own);
     for (const id of [line?.id, thing?.thing.id])
-      if (id !== undefined && knew !== undefined) known.set(id, knew);
+      if (id !== undefined && own !== undefined) known.set(id, own);
       else if (id !== undefined) known.delete(id);
     this.#jobs.set(jobId, {
       head: head ?? before.head,
       lines: line ? [...before.lines.filter(({ id }) => id !== line.id), line] : before.lines,
       things: thing ? withThing(before.things, thing) : before.things,
-      knew: known,
+      own: known,
     });
   }
 
-  adopt(job: JobWire, extent: 'all' | 'changes'): Promise<void> {
+  adopt(job: JobWire, extent: 'all' | 'changes', asked?: JobHead): Promise<boolean> {
     const before = this.#jobs.get(job.id);
+    if (before && isOtherHistory(before.head, job, asked)) {
+      if (extent === 'all') this.#rejoin(before, job);
+      return Promise.resolve(extent === 'all');
+    }
     const waiting = this.#subjects(job.id);
     const told = { extent, revision: job.revision };
     const lines = adopted(before?.lines ?? [], job.lines, waiting, told);
@@ -135,9 +151,38 @@ export class MemoryStore implements LocalStore {
       head: adoptedHead(before?.head, job, waiting),
       lines,
       things,
-      knew: new Map(ours.flatMap(({ id }) => [[id, before?.knew.get(id)] as const]).filter(isKnown)),
+      own: new Map(ours.flatMap(({ id }) => [[id, before?.own.get(id)] as const]).filter(isKnown)),
     });
+    return Promise.resolve(true);
+  }
+
+  sendAgain(jobId: string): Promise<void> {
+    const shelf = this.#jobs.get(jobId);
+    if (shelf) this.#rejoin(shelf, undefined);
     return Promise.resolve();
+  }
+
+  #rejoin(shelf: Shelf, told: JobWire | undefined): void {
+    const jobId = shelf.head.id;
+    const { head, lines, things, waiting, conflicts } = rejoined(
+      { ...shelf, waiting: this.#waiting(jobId), isOwn: (id) => shelf.own.has(id) },
+      told,
+    );
+    this.#jobs.set(jobId, { head, lines, things, own: new Map() });
+    this.#outbox = this.#outbox.filter((one) => one.jobId !== jobId);
+    for (const change of waiting) this.#send(jobId, change);
+    for (const conflict of conflicts) this.#conflicts.set(conflict.id, conflict);
+  }
+
+  refuse(jobId: string, code: KeptRefusal['code']): Promise<void> {
+    for (const change of this.#waiting(jobId)) this.#refusals.set(change.id, refusalOf(jobId, change, code));
+    this.#outbox = this.#outbox.filter((one) => one.jobId !== jobId);
+    return Promise.resolve();
+  }
+
+  #send(jobId: string, change: Change): void {
+    this.#place += 1;
+    this.#outbox = [...this.#outbox, { place: this.#place, jobId, change }];
   }
 
   batch(limit: number, held: ReadonlySet<string>): Promise<Batch | undefined> {
@@ -149,10 +194,13 @@ export class MemoryStore implements LocalStore {
       jobId,
       places: rows.map(({ place }) => place),
       changes: rows.map(({ change }) => change),
+      history: this.#jobs.get(jobId)?.head.history,
     });
   }
 
-  async settle({ jobId, places, changes: sent }: Batch, results: readonly ChangeResult[]): Promise<Settlement> {
+  async settle(batch: Batch, results: readonly ChangeResult[]): Promise<Settlement> {
+    const { jobId, places, changes: sent } = batch;
+    if (isOfAnotherHistory(batch, this.#jobs.get(jobId)?.head)) return NOTHING_SETTLED;
     this.#outbox = this.#outbox.filter(({ place }) => !places.includes(place));
     for (const refusal of refusalsOf(jobId, sent, results)) this.#refusals.set(refusal.id, refusal);
     const all: Settled[] = [];
@@ -169,7 +217,7 @@ export class MemoryStore implements LocalStore {
         sent,
       });
       all.push(made);
-      this.#put(jobId, made, isDone(result) ? shelf?.knew.get(subject) : undefined);
+      this.#put(jobId, made, ownAfter(result, shelf?.own.get(subject)));
       if (made.conflict) this.#conflicts.set(made.conflict.id, made.conflict);
       if (made.agreed) this.#conflicts.delete(made.agreed);
       this.#outbox = this.#outbox.filter(({ change }) => made.absorbed?.includes(change.id) !== true);
@@ -237,8 +285,7 @@ const rowsOf = ({ lines, things }: Pick<Shelf, 'lines' | 'things'>): readonly (L
   ...lines,
   ...THING_KINDS.flatMap((kind): readonly ThingWire[] => things[kind]),
 ];
-const isKnown = (entry: readonly [string, number | undefined]): entry is readonly [string, number] =>
-  entry[1] !== undefined;
+const isKnown = (entry: readonly [string, Own | undefined]): entry is readonly [string, Own] => entry[1] !== undefined;
 
 function withThing(things: Things, { kind, thing }: KeptThing): Things {
   return { ...things, [kind]: [...things[kind].filter(({ id }) => id !== thing.id), thing] };

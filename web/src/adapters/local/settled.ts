@@ -77,9 +77,9 @@ function versionOf(
   theirs: LineWire,
   { conflicts, waiting }: Pick<Here, 'conflicts' | 'waiting'>,
 ): Pick<Settled, 'conflict' | 'agreed' | 'absorbed'> {
-  const before = conflicts.find(({ changes }) => changes.includes(baseOf(change)));
+  const before = conflicts.find(({ changes }) => changes.at(-1) === baseOf(change));
   const chain = [change];
-  for (const one of waiting) if (chain.some(({ id }) => id === baseOf(one))) chain.push(one);
+  for (const one of waiting) if (chain.at(-1)?.id === baseOf(one)) chain.push(one);
   const mine = chain.reduce(writtenBy, before?.mine ?? theirs);
   const id = before?.id ?? change.id;
   const absorbed = chain.slice(1).map((one) => one.id);
@@ -88,11 +88,12 @@ function versionOf(
   return { absorbed, conflict: { id, jobId, lineId: theirs.id, mine, changes } };
 }
 
-const baseOf = (change: Change): string => ('base' in change ? String(change.base) : '');
+/** What a change was built on, as text. */
+export const baseOf = (change: Change): string => ('base' in change ? String(change.base) : '');
 
 /** A line with a change done to it. */
-function writtenBy(line: LineWire, change: Change): LineWire {
-  if (change.kind !== 'line.edit') return { ...line, deleted: change.kind === 'line.delete' };
+export function writtenBy(line: LineWire, change: Change): LineWire {
+  if (!('source' in change)) return { ...line, deleted: change.kind === 'line.delete' };
   const { position, source, label, note } = change;
   return { ...line, position, source, label, note, deleted: false };
 }
@@ -115,7 +116,7 @@ export function asWritten(
   const isTaken = change.kind === 'line.add' && here.line === undefined && change.number < (here.head?.nextNumber ?? 1);
   const number = isTaken ? next : (here.line?.number ?? line?.number ?? null);
   const revisionOf = (one: { readonly revision: number }, other?: { readonly revision: number }) =>
-    Math.max(one.revision, other?.revision ?? 0);
+    (other ?? one).revision;
   const reading = change.kind === 'job.reading' ? head?.reading : (here.head?.reading ?? head?.reading);
   return {
     change: change.kind === 'line.add' ? { ...change, number: number ?? change.number } : change,
@@ -124,6 +125,7 @@ export function asWritten(
         ...head,
         ...(reading && { reading }),
         title: here.head?.title ?? head.title,
+        history: here.head?.history,
         revision: revisionOf(head, here.head),
         nextNumber: isTaken ? next + 1 : next,
       },
@@ -162,7 +164,7 @@ function besideIt(changeId: string, { kind, thing: theirs }: KeptThing, { sent, 
   if (answered.at(-1)?.id !== changeId) return {};
   const absorbed = waiting.map(({ id: waits }) => waits);
   const step = thingStep((waiting.at(-1) ?? answered.at(-1)) as Change);
-  if (step?.step !== 'edit') return { absorbed };
+  if (step?.content === undefined) return { absorbed };
   const { content } = step;
   const id = uuidv7();
   return {
@@ -188,16 +190,56 @@ export function settlement(
   return { ids: [...ids], apart };
 }
 
-/** Rows that were taken over, with what this device knew when it wrote them, for as long as nobody else has. */
-export function knewStill<
-  T extends { readonly id: string; readonly revision: number; readonly knew?: number | undefined },
->(before: readonly T[], after: readonly T[]): readonly T[] {
+/** What this device knows of a line or thing beside what it says, for as long as nobody else has written it since. */
+export interface Own {
+  /** The revision of the job that was known here when it was written here last. */
+  readonly knew: number;
+  /** The change of ours that it is as it is by. */
+  readonly by: string;
+}
+
+/** What is this device's own of a line or thing after its change was answered. */
+export function ownAfter({ id, status }: ChangeResult, own: Own | undefined): Own | undefined {
+  if (status.endsWith('conflict') || status === 'refused') return undefined;
+  return own && { ...own, by: id };
+}
+
+/** Rows that were taken over, with what is this device's own of them. */
+export function ownStill<T extends { readonly id: string; readonly revision: number; readonly own?: Own | undefined }>(
+  before: readonly T[],
+  after: readonly T[],
+): readonly T[] {
   const ours = new Map(before.map((one) => [one.id, one]));
   return after.map((one) => {
     const was = ours.get(one.id);
-    return was?.knew === undefined || was === one || was.revision !== one.revision ? one : { ...one, knew: was.knew };
+    return was?.own === undefined || was === one || was.revision !== one.revision ? one : { ...one, own: was.own };
   });
 }
+
+/**
+ * A change of a line that was not made on the line as it stands here: another page of this browser wrote it meanwhile, or
+ * what came from elsewhere. It does not take the place of that, but stands beside it.
+ */
+export function besideTheLine(
+  jobId: string,
+  change: Change,
+  here: Pick<Here, 'line' | 'waiting' | 'conflicts'> & { readonly own: Own | undefined },
+): Pick<Settled, 'conflict' | 'agreed'> | undefined {
+  const { line, waiting, own } = here;
+  if (line === undefined || !('lineId' in change) || !('base' in change)) return undefined;
+  const last = waiting.at(-1)?.id;
+  const isBuilt = last === undefined ? change.base === line.revision || change.base === own?.by : change.base === last;
+  return isBuilt ? undefined : versionOf(jobId, change, line, { conflicts: here.conflicts, waiting: [] });
+}
+
+/** A change that will not be done, for the same reason as all that wait with it. */
+export const refusalOf = (jobId: string, change: Change, code: KeptRefusal['code']): KeptRefusal => ({
+  id: change.id,
+  jobId,
+  change,
+  code,
+  problem: undefined,
+});
 
 /** The changes of a batch that were not done. */
 export function refusalsOf(jobId: string, sent: readonly Change[], results: readonly ChangeResult[]): KeptRefusal[] {
@@ -205,12 +247,9 @@ export function refusalsOf(jobId: string, sent: readonly Change[], results: read
   return results.flatMap((result) => {
     const change = changes.get(result.id);
     if (result.status !== 'refused' || change === undefined) return [];
-    return [{ id: result.id, jobId, change, code: result.code, problem: result.problem }];
+    return [{ ...refusalOf(jobId, change, result.code), problem: result.problem }];
   });
 }
-
-/** What the server holds now is what was written here. */
-export const isDone = ({ status }: ChangeResult): boolean => !status.endsWith('conflict') && status !== 'refused';
 
 /** The change was to make what it speaks of. */
 export const makes = ({ kind }: Change): boolean => kind === 'line.words' || kind.endsWith('.add');
@@ -257,11 +296,11 @@ export const NO_THINGS: Things = { scale: [], setout: [] };
 /** The head of a job as the server has it; numbers that were given here already are not given again. */
 export function adoptedHead(
   ours: JobHead | undefined,
-  { lines: _lines, scales: _scales, setOuts: _setOuts, ...theirs }: JobWire,
+  { lines: _lines, scales: _scales, setOuts: _setOuts, restoredRevision: _restored, ...theirs }: JobWire,
   waiting: ReadonlySet<string>,
 ): JobHead {
   const nextNumber = Math.max(theirs.nextNumber, ours?.nextNumber ?? 0);
   return ours && waiting.has('job')
-    ? { ...ours, revision: theirs.revision, role: theirs.role, nextNumber }
+    ? { ...ours, revision: theirs.revision, history: theirs.history, role: theirs.role, nextNumber }
     : { ...theirs, nextNumber };
 }

@@ -9,6 +9,7 @@ import type {
   LocalStore,
   LocalWrite,
   Settlement,
+  Written,
 } from './local-store.ts';
 import { changeSubject } from './settled.ts';
 
@@ -32,16 +33,27 @@ export class TellingStore implements LocalStore {
     return this.#store.open(jobId, only);
   }
 
-  async write(jobId: string, what: LocalWrite): Promise<LocalWrite> {
+  async write(jobId: string, what: LocalWrite): Promise<Written> {
     const written = await this.#store.write(jobId, what);
     this.#tell({ jobId, ids: [changeSubject(written.change)], apart: [] });
     return written;
   }
 
-  async adopt(job: JobWire, extent: 'all' | 'changes'): Promise<void> {
-    await this.#store.adopt(job, extent);
+  async adopt(job: JobWire, extent: 'all' | 'changes', asked?: JobHead): Promise<boolean> {
+    if (!(await this.#store.adopt(job, extent, asked))) return false;
     const ids = [...job.lines, ...job.scales, ...job.setOuts].map(({ id }) => id);
     this.#tell({ jobId: job.id, ids: extent === 'all' ? undefined : ids, apart: [] });
+    return true;
+  }
+
+  async sendAgain(jobId: string): Promise<void> {
+    await this.#store.sendAgain(jobId);
+    this.#tell({ jobId, ids: undefined, apart: [] });
+  }
+
+  async refuse(jobId: string, code: KeptRefusal['code']): Promise<void> {
+    await this.#store.refuse(jobId, code);
+    this.#tell({ jobId, ids: undefined, apart: [] });
   }
 
   batch(limit: number, held: ReadonlySet<string>): Promise<Batch | undefined> {

@@ -1,4 +1,4 @@
-import type { KeptThing, LineWire } from '@sprell/contract';
+import type { KeptThing, LineWire, ProblemCode } from '@sprell/contract';
 import { useEventListener } from '@vueuse/core';
 import { v7 as uuidv7 } from 'uuid';
 import type { Ref, ShallowRef } from 'vue';
@@ -90,17 +90,20 @@ export function useJobSync(kept: KeptJob) {
       const listed = await (await device.server()).list();
       const heads = await local.heads();
       jobs.value = byAge([...heads.filter(({ id }) => !listed.some((one) => one.id === id)), ...listed]);
-      const revisions = new Map(heads.map(({ id, revision }) => [id, revision]));
+      const known = new Map(heads.map((head) => [head.id, head]));
       const open = job.value?.id ?? device.memory.remembered<string>('job');
       const [first, ...others] = listed
-        .filter(({ id, revision }) => revisions.get(id) !== revision)
+        .filter(({ id, revision, history }) => {
+          const head = known.get(id);
+          return head?.revision !== revision || (head.history ?? history) !== history;
+        })
         .sort((a, b) => Number(b.id === open) - Number(a.id === open));
       if (first) await takeOver(first.id);
       const theirs = new Set(listed.map(({ id }) => id));
       // Every job, so that each can be opened where there is no signal.
       const rest = (async () => {
         for (const { id } of others) await takeOver(id);
-        for (const { id } of heads) if (!theirs.has(id) && id !== job.value?.id) await local.forget(id);
+        for (const head of heads) if (!theirs.has(head.id)) await notThere(head);
         await listHere();
       })();
       void rest.catch(() => undefined);
@@ -112,11 +115,39 @@ export function useJobSync(kept: KeptJob) {
 
   /** One job as the server has it, but for what waits here. */
   async function takeOver(jobId: string): Promise<void> {
-    const theirs = await (await device.server()).open(jobId);
-    await (await device.store()).adopt(theirs, 'all');
+    const local = await device.store();
+    const asked = (await local.open(jobId, []))?.head;
+    await local.adopt(await (await device.server()).open(jobId), 'all', asked);
+    void outbox.drain();
     if ((wanted ?? job.value?.id ?? jobId) !== jobId) return;
     if (job.value?.id === jobId) await lookAt(jobId, undefined);
     else await showHere(jobId);
+  }
+
+  /** The server has a job no more, or will not show it. */
+  async function notThere({ id, role, revision }: JobHead): Promise<void> {
+    const local = await device.store();
+    if (role === 'own' && revision > 0) {
+      // Nobody takes a job from its owner: the server lost it, with a backup that was put back.
+      await local.sendAgain(id);
+      await lookAt(id, undefined);
+      void outbox.drain();
+    } else if (id !== job.value?.id) await local.forget(id);
+  }
+
+  /** The server does not take the changes of a job as they are. */
+  async function seeTo(jobId: string, code: ProblemCode): Promise<void> {
+    const local = await device.store();
+    const head = (await local.open(jobId, []))?.head;
+    if (head === undefined) return;
+    if (code === 'job.not_found') {
+      if (head.role !== 'own' || head.revision === 0) return;
+      await notThere(head);
+    } else {
+      if (code === 'job.read_only') await local.refuse(jobId, code);
+      await takeOver(jobId);
+    }
+    await outbox.retry();
   }
 
   /** Changes that were made here, and the last of them being written down. */
@@ -219,9 +250,9 @@ export function useJobSync(kept: KeptJob) {
       .catch(() => undefined)
       .then(async () => {
         const head = job.value;
-        if (head?.id !== jobId || revision <= head.revision) return;
+        if (head?.id !== jobId || revision === head.revision) return;
         const theirs = await (await device.server()).since(jobId, head.revision);
-        await (await device.store()).adopt(theirs, 'changes');
+        if (!(await (await device.store()).adopt(theirs, 'changes', head))) return takeOver(jobId);
         await lookAt(
           jobId,
           [...theirs.lines, ...theirs.scales, ...theirs.setOuts].map(({ id }) => id),
@@ -269,8 +300,10 @@ export function useJobSync(kept: KeptJob) {
       const local = await device.store();
       for (let first = loose[0]; first !== undefined; first = loose[0]) {
         try {
-          const { line } = await local.write(first.jobId, first.what);
-          if (line && line.number !== first.what.line?.number && job.value?.id === first.jobId) kept.renumber(line);
+          const { line, change, isApart } = await local.write(first.jobId, first.what);
+          if (isApart) void lookAt(first.jobId, [changeSubject(change)]);
+          else if (line && line.number !== first.what.line?.number && job.value?.id === first.jobId)
+            kept.renumber(line);
         } catch {
           nextTry = setTimeout(writeDown, TRY_AGAIN_AFTER);
           return loose.length;
@@ -288,7 +321,7 @@ export function useJobSync(kept: KeptJob) {
     if (outbox.state.value.kind === 'page') event.preventDefault();
   });
 
-  return { start, open, keepHere, listenTo, lookAt };
+  return { start, open, keepHere, listenTo, lookAt, seeTo };
 }
 
 /** Ids of version 7 follow the time they were made at. */

@@ -61,10 +61,14 @@ export const useJobStore = defineStore('job', () => {
   const renumbered = ref<readonly (readonly [number, number])[]>([]);
   /** Ids of lines whose result changed with the last change. */
   const changed = shallowRef<ReadonlySet<string>>(new Set());
-  const outbox = new Outbox(device, (jobId, { ids, apart }) => {
-    void sync.lookAt(jobId, ids);
-    if (jobId === job.value?.id) for (const thing of apart) tellApart(thing);
-  });
+  const outbox = new Outbox(
+    device,
+    (jobId, { ids, apart }) => {
+      void sync.lookAt(jobId, ids);
+      if (jobId === job.value?.id) for (const thing of apart) tellApart(thing);
+    },
+    (jobId, code) => void sync.seeTo(jobId, code).catch(() => undefined),
+  );
   const keepState = computed<KeepState>(() => outbox.state.value);
   const { style, forGood, setReading, setReadingForGood } = useJobReading(
     () => job.value?.reading,

@@ -1,4 +1,4 @@
-import { BATCH_LIMIT } from '@sprell/contract';
+import { BATCH_LIMIT, type ProblemCode } from '@sprell/contract';
 import { ref, type Ref } from 'vue';
 import type { Device } from '../../adapters/device.ts';
 import type { Settlement } from '../../adapters/local/local-store.ts';
@@ -26,6 +26,7 @@ export class Outbox {
   readonly state: Ref<KeepState> = ref({ kind: 'opening' });
   readonly #device: Device;
   readonly #onSettled: (jobId: string, settlement: Settlement) => void;
+  readonly #onHeld: (jobId: string, code: ProblemCode) => void;
   /** Jobs whose changes the server does not take now, with its words. */
   readonly #held = new Map<string, string>();
   #writing = 0;
@@ -36,10 +37,19 @@ export class Outbox {
   #timer: ReturnType<typeof setTimeout> | undefined;
   #tries = 0;
 
-  /** @param onSettled is called for what came of changes once this device has it */
-  constructor(device: Device, onSettled: (jobId: string, settlement: Settlement) => void) {
+  /**
+   * @param onSettled is called for what came of changes once this device has it
+   * @param onHeld is called where a job is not taken for a reason that something can be done about here; it is tried
+   *   again when that is done
+   */
+  constructor(
+    device: Device,
+    onSettled: (jobId: string, settlement: Settlement) => void,
+    onHeld: (jobId: string, code: ProblemCode) => void,
+  ) {
     this.#device = device;
     this.#onSettled = onSettled;
+    this.#onHeld = onHeld;
     device.hear(() => void this.#show());
   }
 
@@ -98,12 +108,13 @@ export class Outbox {
       if (batch === undefined) return;
       const { jobId } = batch;
       try {
-        const { results } = await (await this.#device.server()).send(jobId, [...batch.changes]);
+        const { results } = await (await this.#device.server()).send(jobId, [...batch.changes], batch.history);
         this.#onSettled(jobId, await local.settle(batch, results));
       } catch (error) {
         // This job is not taken: the others go on, and its changes stay.
         if (!(error instanceof RequestFailure) || !HOLDS.has(error.code)) throw error;
         this.#held.set(jobId, error.message);
+        if (isSeenTo(error.code)) this.#onHeld(jobId, error.code);
       }
     }
   }
@@ -129,7 +140,11 @@ const HOLDS: ReadonlySet<string> = new Set([
   'job.not_found',
   'job.read_only',
   'job.full',
+  'job.restored',
   'account.full',
   'request.invalid',
   'request.too_large',
 ]);
+/** Those that something can be done about on this device. */
+const isSeenTo = (code: ProblemCode | 'offline'): code is ProblemCode =>
+  code === 'job.restored' || code === 'job.read_only' || code === 'job.not_found';

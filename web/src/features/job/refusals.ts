@@ -84,6 +84,7 @@ const WHY: Readonly<Record<string, string>> = {
   not_found: 'it is not in this job any more',
   id_unusable: 'something else has its place',
   id_reused: 'it was sent before in other words',
+  read_only: 'this job is yours to read, not to change',
 };
 /** The parts of a change as they are called on the slate. */
 const PARTS: Readonly<Record<string, string>> = {

@@ -1,0 +1,201 @@
+import {
+  THING_KINDS,
+  thingChange,
+  type Change,
+  type JobWire,
+  type LineWire,
+  type ThingKind,
+  type ThingStep,
+  type ThingWire,
+} from '@sprell/contract';
+import { v7 as uuidv7 } from 'uuid';
+import type { Batch, JobHead, KeptConflict, LocalJob, Settlement, Things } from './local-store.ts';
+import {
+  adoptedHead,
+  baseOf,
+  changeSubject,
+  NO_THINGS,
+  sameWords,
+  saysTheSame,
+  thingsOf,
+  writtenBy,
+} from './settled.ts';
+
+/** A job as this device has it after the server put it back from a backup, or lost it: with what is to be sent again. */
+export interface Rejoined {
+  readonly head: JobHead;
+  readonly lines: readonly LineWire[];
+  readonly things: Things;
+  readonly waiting: readonly Change[];
+  readonly conflicts: readonly KeptConflict[];
+}
+
+/**
+ * The server counts in another history of the job than this device: it was put back from a backup.
+ * @param asked the job as it was here when the server was asked: it never goes back by itself
+ */
+export function isOtherHistory(head: JobHead, told: JobWire, asked: JobHead | undefined): boolean {
+  if (head.history !== undefined && head.history !== told.history) return true;
+  return asked?.history === told.history && told.revision < asked.revision;
+}
+
+/** The job was put back from a backup while a batch was under way: what it was answered is of what is gone. */
+export const isOfAnotherHistory = (batch: Batch, head: JobHead | undefined): boolean =>
+  batch.history !== undefined && batch.history !== head?.history;
+export const NOTHING_SETTLED: Settlement = { ids: [], apart: [] };
+
+/**
+ * What this device has and the server has not, to be sent again: from the state that the server is in now, in changes of
+ * their own. What changed on both sides since the backup stands there as two versions.
+ * @param told undefined for a job that the server does not have at all
+ */
+export function rejoined(ours: Ours, told: JobWire | undefined): Rejoined {
+  const waits = new Set(ours.waiting.map(changeSubject));
+  const isRestored = told !== undefined && told.history !== ours.head.history;
+  /** Up to here both sides had the same. */
+  const common = told === undefined ? 0 : isRestored ? told.restoredRevision : told.revision;
+  const side = { waits, common, isOwn: ours.isOwn };
+  const lines = meet(ours.lines, told?.lines ?? [], side, saysTheSame);
+  const things = THING_KINDS.map((kind) => {
+    const theirs: readonly ThingWire[] = told ? thingsOf(told)[kind] : [];
+    return [kind, meet<ThingWire>(ours.things[kind], theirs, side, saysAllTheSame)] as const;
+  });
+  const { head } = ours;
+  const begin: readonly Change[] =
+    told === undefined ? [{ id: uuidv7(), kind: 'job.add', title: head.title, reading: head.reading }] : [];
+  return {
+    head: told ? adoptedHead(head, told, waits) : { ...head, revision: 0, history: undefined },
+    lines: [...lines.values()].map(({ is }) => is),
+    things: {
+      ...NO_THINGS,
+      ...Object.fromEntries(things.map(([kind, met]) => [kind, [...met.values()].map(({ is }) => is)])),
+    },
+    waiting: [
+      ...begin,
+      ...ours.waiting.filter(({ kind }) => kind === 'job.reading'),
+      ...[...lines.values()]
+        .sort(({ is: a }, { is: b }) => (a.number ?? 0) - (b.number ?? 0))
+        .flatMap((met) => (met.sends ? lineAgain(met.is, met.was) : [])),
+      ...things.flatMap(([kind, met]) =>
+        [...met.values()].flatMap(({ is, was, sends }) => (sends ? thingAgain(kind, is, was) : [])),
+      ),
+    ],
+    conflicts: [...[...lines.values()].flatMap(({ apart }) => apart ?? []), ...besides(ours, lines)].map((mine) => {
+      return { id: uuidv7(), jobId: head.id, lineId: mine.id, mine, changes: [] };
+    }),
+  };
+}
+
+/** Versions of a line that two pages of this device wrote without knowing of each other, beside the one that stands. */
+function besides(
+  { lines, waiting }: Pick<LocalJob, 'lines' | 'waiting'>,
+  met: ReadonlyMap<string, Met<LineWire>>,
+): readonly LineWire[] {
+  return lines.flatMap((line) => {
+    const changes = waiting.filter((change) => changeSubject(change) === line.id);
+    const stands = met.get(line.id)?.is ?? line;
+    // The line stands as it was written last.
+    const others = chainsOf(changes).filter((chain) => chain.at(-1) !== changes.at(-1));
+    const versions = others.map((chain) => chain.reduce(writtenBy, line));
+    return versions.filter((version) => !version.deleted && !sameWords(version, stands));
+  });
+}
+
+/** Changes of one line, those that were built on one another together. */
+function chainsOf(changes: readonly Change[]): readonly (readonly Change[])[] {
+  const chains: Change[][] = [];
+  for (const change of changes) {
+    const chain = chains.find((ids) => ids.at(-1)?.id === baseOf(change));
+    if (chain) chain.push(change);
+    else chains.push([change]);
+  }
+  return chains;
+}
+
+/** What a device has of a job. */
+interface Ours extends Pick<LocalJob, 'head' | 'lines' | 'things' | 'waiting'> {
+  /** It was written here last. */
+  isOwn(id: string): boolean;
+}
+
+/** One line or thing on both sides. */
+interface Met<T> {
+  /** As it stands here from now on. */
+  readonly is: T;
+  /** As the server has it. */
+  readonly was: T | undefined;
+  readonly sends: boolean;
+  /** Ours, where theirs stands and both are from after the backup. */
+  readonly apart?: T;
+}
+
+function meet<T extends LineWire | ThingWire>(
+  ours: readonly T[],
+  theirs: readonly T[],
+  side: { readonly waits: ReadonlySet<string>; readonly common: number; isOwn(id: string): boolean },
+  same: (one: T, other: T) => boolean,
+): ReadonlyMap<string, Met<T>> {
+  const { waits, common, isOwn } = side;
+  const met = new Map<string, Met<T>>(theirs.map((was) => [was.id, { is: was, was, sends: false }]));
+  for (const one of ours) {
+    const was = met.get(one.id)?.was;
+    // That it was taken off is told by whoever did that: another may have brought it back, and one of both is right.
+    const isToTell = !one.deleted || isOwn(one.id);
+    const isLater = waits.has(one.id) || (one.revision > common && isToTell);
+    /** Ours was made on what the server has. */
+    const isBuilt = was && was.revision <= common && one.revision >= was.revision;
+    if (was === undefined) met.set(one.id, { is: { ...one, revision: 0 }, was, sends: true });
+    else if (!isLater || same(one, was)) continue;
+    else if (isBuilt) met.set(one.id, { is: { ...one, ...serversOf(was) }, was, sends: true });
+    else met.set(one.id, { is: was, was, sends: false, ...(areWords(one, was) ? {} : { apart: one }) });
+  }
+  return met;
+}
+
+/** What the server alone says of a line or thing. */
+const serversOf = (was: LineWire | ThingWire) =>
+  'number' in was ? { revision: was.revision, number: was.number } : { revision: was.revision };
+
+const areWords = (one: LineWire | ThingWire, other: LineWire | ThingWire) =>
+  'position' in one && 'position' in other ? sameWords(one, other) : saysAllTheSame(one, other);
+
+const saysAllTheSame = (one: object, other: object) => said(one) === said(other);
+const said = (thing: object) =>
+  JSON.stringify(Object.entries({ ...thing, revision: 0 }).sort(([a], [b]) => (a < b ? -1 : 1)));
+
+/** The changes from what the server has of a line to what is here. */
+function lineAgain(line: LineWire, was: LineWire | undefined): readonly Change[] {
+  const { id: lineId, number, position, source, label, note, deleted } = line;
+  const content = { position, source, label, note };
+  const changes: Change[] = [];
+  const base = () => changes.at(-1)?.id ?? was?.revision ?? 0;
+  const id = uuidv7;
+  if (was === undefined && number !== null) changes.push({ id: id(), kind: 'line.add', lineId, number, ...content });
+  else if (was === undefined)
+    changes.push({
+      id: id(),
+      kind: 'line.words',
+      lineId,
+      words: line.kind === 'heading' ? 'heading' : 'note',
+      ...content,
+    });
+  else if (was.deleted && !deleted) changes.push({ id: id(), kind: 'line.restore', lineId, base: base() });
+  if (was && !saysTheSame({ ...was, deleted }, line))
+    changes.push({ id: id(), kind: 'line.edit', lineId, base: base(), ...content });
+  if (deleted && was?.deleted !== true) changes.push({ id: id(), kind: 'line.delete', lineId, base: base() });
+  return changes;
+}
+
+function thingAgain(kind: ThingKind, thing: ThingWire, was: ThingWire | undefined): readonly Change[] {
+  const { id, revision: _, deleted, ...content } = thing;
+  const changes: Change[] = [];
+  const push = (step: ThingStep['step'], said?: typeof content) => {
+    const base = step === 'add' ? undefined : (changes.at(-1)?.id ?? was?.revision ?? 0);
+    changes.push(thingChange(uuidv7(), { kind, id, step, base, content: said }));
+  };
+  if (was === undefined) push('add', content);
+  else if (was.deleted && !deleted) push('restore');
+  if (was && !saysAllTheSame({ ...was, deleted }, thing)) push('edit', content);
+  if (deleted && was?.deleted !== true) push('delete');
+  return changes;
+}
