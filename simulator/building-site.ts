@@ -242,6 +242,7 @@ export class BuildingSite {
     for (const device of this.devices) {
       device.isOnline = true;
       device.isFull = false;
+      device.isShaky = false;
       if (device.pages.length === 0) await this.#opened(device.openPage());
     }
     for (let times = 0; times < 4; times += 1) {

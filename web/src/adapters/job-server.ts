@@ -19,6 +19,7 @@ const LISTEN_AGAIN_AFTER = 5000;
  * @returns how to stop
  */
 export function listen(jobId: string, changed: (revision: number) => void): () => void {
+  if (typeof EventSource === 'undefined') return () => undefined;
   let stream: EventSource;
   let again: ReturnType<typeof setTimeout> | undefined;
   const begin = () => {

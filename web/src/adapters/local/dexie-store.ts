@@ -33,6 +33,7 @@ import {
   makes,
   ownAfter,
   ownStill,
+  readUpTo,
   refusalOf,
   refusalsOf,
   resultSubject,
@@ -218,10 +219,11 @@ export class DexieStore implements LocalStore {
         return extent === 'all';
       }
       const waiting = await this.#subjects(jobId);
-      await jobs.put(adoptedHead(head, job, waiting));
+      const ours: (LineRow | ThingRow)[] = [];
       // What is told as changes is put beside what is here; only what is told whole can say what has gone.
       const adopt = async <Row extends LineRow | ThingRow>(table: EntityTable<Row, 'id'>, told: readonly Row[]) => {
         const here = await this.#rows(table, jobId, extent === 'all' ? undefined : told.map(({ id }) => id));
+        ours.push(...here);
         const rows = ownStill(here, adopted(here, told, waiting, { extent, revision: job.revision }));
         if (extent === 'all') await table.where({ jobId }).delete();
         await table.bulkPut([...rows]);
@@ -235,6 +237,8 @@ export class DexieStore implements LocalStore {
           this.#tables.things(kind),
           thingsOf(job)[kind].map((thing) => ({ ...thing, jobId })),
         );
+      const upTo = readUpTo(job, ours, waiting, { head, asked: extent === 'changes' ? asked : undefined });
+      await jobs.put(adoptedHead(head, job, waiting, upTo));
       return true;
     });
   }

@@ -29,6 +29,7 @@ import {
   makes,
   NO_THINGS,
   ownAfter,
+  readUpTo,
   refusalOf,
   refusalsOf,
   resultSubject,
@@ -141,6 +142,10 @@ export class MemoryStore implements LocalStore {
     }
     const waiting = this.#subjects(job.id);
     const told = { extent, revision: job.revision };
+    const upTo = readUpTo(job, before ? rowsOf(before) : [], waiting, {
+      head: before?.head,
+      asked: extent === 'changes' ? asked : undefined,
+    });
     const lines = adopted(before?.lines ?? [], job.lines, waiting, told);
     const things = thingsBy((kind) =>
       adopted<ThingWire>(before?.things[kind] ?? [], thingsOf(job)[kind], waiting, told),
@@ -148,7 +153,7 @@ export class MemoryStore implements LocalStore {
     const revisions = new Map(rowsOf({ lines, things }).map(({ id, revision }) => [id, revision]));
     const ours = before ? rowsOf(before).filter(({ id, revision }) => revisions.get(id) === revision) : [];
     this.#jobs.set(job.id, {
-      head: adoptedHead(before?.head, job, waiting),
+      head: adoptedHead(before?.head, job, waiting, upTo),
       lines,
       things,
       own: new Map(ours.flatMap(({ id }) => [[id, before?.own.get(id)] as const]).filter(isKnown)),

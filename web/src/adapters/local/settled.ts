@@ -293,14 +293,35 @@ export const thingsOf = ({ scales, setOuts }: Pick<JobWire, 'scales' | 'setOuts'
 });
 export const NO_THINGS: Things = { scale: [], setout: [] };
 
+/**
+ * How far a job has been read, now that this was told of it: not beyond what was passed over because changes of ours wait
+ * there, so that it is told again when they are answered.
+ * @param ours what is here of what was told
+ */
+export function readUpTo(
+  job: JobWire,
+  ours: readonly (LineWire | ThingWire)[],
+  waiting: ReadonlySet<string>,
+  { head, asked }: { readonly head: JobHead | undefined; readonly asked: JobHead | undefined },
+): number {
+  const known = new Map(ours.map(({ id, revision }) => [id, revision]));
+  const passedOver = [...job.lines, ...job.scales, ...job.setOuts]
+    .filter(({ id, revision }) => waiting.has(id) && revision > (known.get(id) ?? 0))
+    .map(({ revision }) => revision - 1);
+  // What was asked for begins after something that is still to be read.
+  const gap = head && asked && head.history === asked.history && head.revision < asked.revision ? [head.revision] : [];
+  return Math.min(job.revision, ...passedOver, ...gap);
+}
+
 /** The head of a job as the server has it; numbers that were given here already are not given again. */
 export function adoptedHead(
   ours: JobHead | undefined,
   { lines: _lines, scales: _scales, setOuts: _setOuts, restoredRevision: _restored, ...theirs }: JobWire,
   waiting: ReadonlySet<string>,
+  revision = theirs.revision,
 ): JobHead {
   const nextNumber = Math.max(theirs.nextNumber, ours?.nextNumber ?? 0);
   return ours && waiting.has('job')
-    ? { ...ours, revision: theirs.revision, history: theirs.history, role: theirs.role, nextNumber }
-    : { ...theirs, nextNumber };
+    ? { ...ours, revision, history: theirs.history, role: theirs.role, nextNumber }
+    : { ...theirs, revision, nextNumber };
 }

@@ -9,7 +9,7 @@ import { RequestFailure } from '../../adapters/request-failure.ts';
 import { firstReading } from './job-reading.ts';
 import type { Outbox } from './outbox.ts';
 
-/** Until a device that had no room is tried again. */
+/** Until a device that had no room, or a server that did not answer, is tried again. */
 const TRY_AGAIN_AFTER = 5000;
 
 /** What changed in the open job on this device, behind the page. */
@@ -237,10 +237,27 @@ export function useJobSync(kept: KeptJob) {
     void device
       .server()
       .then((server) => {
-        if (listensTo === jobId && typeof EventSource !== 'undefined')
-          stopListening = server.listen(jobId, (revision) => void readOn(jobId, revision).catch(() => undefined));
+        if (listensTo === jobId) stopListening = server.listen(jobId, (revision) => keepUp(jobId, revision));
       })
       .catch(() => undefined);
+  }
+
+  /** Up to where the open job is known to have changed. */
+  let latest = { jobId: '', revision: 0 };
+
+  /** What was passed over while changes of ours waited there is read now. */
+  function readTheRest(): void {
+    if (latest.jobId === job.value?.id && latest.revision > job.value.revision) keepUp(latest.jobId, latest.revision);
+  }
+
+  /** Reads on until that has worked. */
+  function keepUp(jobId: string, revision: number): void {
+    latest = { jobId, revision };
+    readOn(jobId, revision).catch(() =>
+      setTimeout(() => {
+        if (job.value?.id === jobId) keepUp(jobId, revision);
+      }, TRY_AGAIN_AFTER),
+    );
   }
 
   let reading: Promise<void> = Promise.resolve();
@@ -321,7 +338,7 @@ export function useJobSync(kept: KeptJob) {
     if (outbox.state.value.kind === 'page') event.preventDefault();
   });
 
-  return { start, open, keepHere, listenTo, lookAt, seeTo };
+  return { start, open, keepHere, listenTo, lookAt, seeTo, readTheRest };
 }
 
 /** Ids of version 7 follow the time they were made at. */

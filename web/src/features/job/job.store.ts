@@ -64,7 +64,7 @@ export const useJobStore = defineStore('job', () => {
   const outbox = new Outbox(
     device,
     (jobId, { ids, apart }) => {
-      void sync.lookAt(jobId, ids);
+      void sync.lookAt(jobId, ids).then(() => sync.readTheRest());
       if (jobId === job.value?.id) for (const thing of apart) tellApart(thing);
     },
     (jobId, code) => void sync.seeTo(jobId, code).catch(() => undefined),
