@@ -214,6 +214,7 @@ export class DexieStore implements LocalStore {
     const jobId = job.id;
     return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox, versions, refusals], async () => {
       const head = await jobs.get(jobId);
+      if (extent === 'changes' && asked && asked.history !== job.history) return false;
       if (head && isOtherHistory(head, job, asked)) {
         if (extent === 'all') await this.#rejoin(jobId, job);
         return extent === 'all';

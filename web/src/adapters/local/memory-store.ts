@@ -136,6 +136,7 @@ export class MemoryStore implements LocalStore {
 
   adopt(job: JobWire, extent: 'all' | 'changes', asked?: JobHead): Promise<boolean> {
     const before = this.#jobs.get(job.id);
+    if (extent === 'changes' && asked && asked.history !== job.history) return Promise.resolve(false);
     if (before && isOtherHistory(before.head, job, asked)) {
       if (extent === 'all') this.#rejoin(before, job);
       return Promise.resolve(extent === 'all');

@@ -54,13 +54,29 @@ export function rejoined(ours: Ours, told: JobWire | undefined): Rejoined {
   const isRestored = told !== undefined && told.history !== ours.head.history;
   /** Up to here both sides had the same. */
   const common = told === undefined ? 0 : isRestored ? told.restoredRevision : told.revision;
-  const side = { waits, common, isOwn: ours.isOwn };
+  const side = { common, isOwn: (id: string) => waits.has(id) || ours.isOwn(id) };
   const lines = meet(ours.lines, told?.lines ?? [], side, saysTheSame);
   const things = THING_KINDS.map((kind) => {
     const theirs: readonly ThingWire[] = told ? thingsOf(told)[kind] : [];
-    return [kind, meet<ThingWire>(ours.things[kind], theirs, side, saysAllTheSame)] as const;
+    const met = meet<ThingWire>(ours.things[kind], theirs, side, saysAllTheSame);
+    // Of a thing, the other version is another thing.
+    for (const { apart } of [...met.values()]) {
+      if (apart === undefined || !side.isOwn(apart.id)) continue;
+      const is = { ...apart, id: uuidv7(), revision: 0 };
+      met.set(is.id, { is, was: undefined, sends: true });
+    }
+    return [kind, met] as const;
   });
   const { head } = ours;
+  // Who only reads sends nothing: what the server has is what there is.
+  if (head.role === 'read' && told)
+    return {
+      head: adoptedHead(head, told, waits),
+      lines: told.lines,
+      things: thingsOf(told),
+      waiting: [],
+      conflicts: [],
+    };
   const begin: readonly Change[] =
     told === undefined ? [{ id: uuidv7(), kind: 'job.add', title: head.title, reading: head.reading }] : [];
   return {
@@ -132,20 +148,18 @@ interface Met<T> {
 function meet<T extends LineWire | ThingWire>(
   ours: readonly T[],
   theirs: readonly T[],
-  side: { readonly waits: ReadonlySet<string>; readonly common: number; isOwn(id: string): boolean },
+  { common, isOwn }: { readonly common: number; isOwn(id: string): boolean },
   same: (one: T, other: T) => boolean,
-): ReadonlyMap<string, Met<T>> {
-  const { waits, common, isOwn } = side;
+): Map<string, Met<T>> {
   const met = new Map<string, Met<T>>(theirs.map((was) => [was.id, { is: was, was, sends: false }]));
   for (const one of ours) {
     const was = met.get(one.id)?.was;
-    // That it was taken off is told by whoever did that: another may have brought it back, and one of both is right.
-    const isToTell = !one.deleted || isOwn(one.id);
-    const isLater = waits.has(one.id) || (one.revision > common && isToTell);
-    /** Ours was made on what the server has. */
-    const isBuilt = was && was.revision <= common && one.revision >= was.revision;
+    const isLater = isOwn(one.id) || (one.revision > common && !one.deleted);
+    /** Written here, on what the server has. What others wrote they send again themselves, as it was last. */
+    const isBuilt = isOwn(one.id) && was !== undefined && was.revision <= common && one.revision >= was.revision;
     if (was === undefined) met.set(one.id, { is: { ...one, revision: 0 }, was, sends: true });
-    else if (!isLater || same(one, was)) continue;
+    // Also where the server happens to say the same: whoever else writes it on what the backup had learns that it was written.
+    else if (!isLater || (same(one, was) && !isBuilt)) continue;
     else if (isBuilt) met.set(one.id, { is: { ...one, ...serversOf(was) }, was, sends: true });
     else met.set(one.id, { is: was, was, sends: false, ...(areWords(one, was) ? {} : { apart: one }) });
   }
@@ -180,7 +194,7 @@ function lineAgain(line: LineWire, was: LineWire | undefined): readonly Change[]
       ...content,
     });
   else if (was.deleted && !deleted) changes.push({ id: id(), kind: 'line.restore', lineId, base: base() });
-  if (was && !saysTheSame({ ...was, deleted }, line))
+  if (was && (!deleted || !saysTheSame({ ...was, deleted }, line)))
     changes.push({ id: id(), kind: 'line.edit', lineId, base: base(), ...content });
   if (deleted && was?.deleted !== true) changes.push({ id: id(), kind: 'line.delete', lineId, base: base() });
   return changes;
@@ -195,7 +209,7 @@ function thingAgain(kind: ThingKind, thing: ThingWire, was: ThingWire | undefine
   };
   if (was === undefined) push('add', content);
   else if (was.deleted && !deleted) push('restore');
-  if (was && !saysAllTheSame({ ...was, deleted }, thing)) push('edit', content);
+  if (was && (!deleted || !saysAllTheSame({ ...was, deleted }, thing))) push('edit', content);
   if (deleted && was?.deleted !== true) push('delete');
   return changes;
 }
