@@ -34,6 +34,9 @@ export const DOINGS = {
   undo: 7,
   rename: 3,
   choose: 4,
+  addScale: 2,
+  editScale: 3,
+  removeScale: 1,
   reading: 2,
   goOffline: 5,
   goOnline: 7,
@@ -41,6 +44,8 @@ export const DOINGS = {
   kill: 4,
   fill: 2,
   makeRoom: 4,
+  demote: 1,
+  promote: 2,
   backUp: 3,
   restore: 1,
   wait: 14,
@@ -97,6 +102,12 @@ export class BuildingSite {
       device.isFull = what === 'fill';
       return;
     }
+    if (what === 'demote' || what === 'promote') {
+      // The last of the three is let in to read only, and again to change.
+      (this.devices[2] as SimDevice).role = what === 'demote' ? 'read' : 'edit';
+      this.story.push(what);
+      return;
+    }
     if (what === 'backUp' || what === 'restore') {
       this.story.push(what);
       if (what === 'backUp') this.server.backUp();
@@ -117,7 +128,15 @@ export class BuildingSite {
     const { job } = page;
     if (!job.job) return;
     const before = new Map(job.jobLines.lines());
+    const scales = job.scales;
     const said = this.#actOn(page, step);
+    for (const { id, content } of scales) {
+      const now = job.scales.find((one) => one.id === id);
+      if (now?.content.name !== content.name) this.#replace(page, content.name);
+    }
+    for (const { id, content } of job.scales)
+      if (scales.find((one) => one.id === id)?.content.name !== content.name)
+        this.#replaced.get(content.name ?? '')?.delete(page.device);
     for (const [id, was] of before) {
       const now = job.jobLines.lines().get(id) as LineWire;
       if (!was.deleted && (now.deleted || now.label !== was.label)) this.#replace(page, was.label);
@@ -129,7 +148,8 @@ export class BuildingSite {
     }
     const last = `w${this.#written}`;
     const shown = [...job.jobLines.lines().values(), ...job.conflicts.map(({ kept }) => kept.mine)];
-    if (shown.some(({ label }) => label === last)) this.#all.add(last);
+    if (shown.some(({ label }) => label === last) || job.scales.some(({ content }) => content.name === last))
+      this.#all.add(last);
     this.story.push(`${page.device.name}${page.device.pages.indexOf(page)} ${step.what}: ${said}`);
   }
 
@@ -208,6 +228,19 @@ export class BuildingSite {
         if (keep === 'theirs') this.#replace(page, conflict.kept.mine.label);
         return `${keep} of ${conflict.kept.mine.label} and ${conflict.line.label}`;
       }
+      case 'addScale': {
+        const name = this.#words();
+        job.addScale({ kind: 'ratio', paper: '1', site: String(size), name });
+        return name;
+      }
+      case 'editScale':
+      case 'removeScale': {
+        const scale = job.scales[pick % Math.max(job.scales.length, 1)];
+        const name = this.#words();
+        if (scale && what === 'removeScale') job.removeScale(scale.id);
+        else if (scale) job.editScale(scale.id, { ...scale.content, site: String(size), name });
+        return `${scale?.content.name} to ${name}`;
+      }
       case 'reading':
         job.setReading({ finest: ([8, 16, 32] as const)[size % 3] as 8 });
         return '';
@@ -232,9 +265,13 @@ export class BuildingSite {
     device.kill(page);
     this.#begun.delete(page);
     if (!saidSo) return;
+    const scales = job.scales.map(({ content }) => content.name);
     const standing = (lines: readonly LineWire[]) => lines.flatMap(({ label, deleted }) => (deleted ? [] : label));
-    const kept = new Set(standing((await device.store.open(this.server.jobId))?.lines ?? []));
-    for (const label of standing(shown)) if (label !== null && !kept.has(label)) this.#wentWithPage.add(label);
+    const here = await device.store.open(this.server.jobId);
+    const keptScales = (here?.things.scale ?? []).flatMap(({ name, deleted }) => (deleted ? [] : name));
+    const kept = new Set([...standing(here?.lines ?? []), ...keptScales]);
+    for (const label of [...standing(shown), ...scales])
+      if (label !== null && !kept.has(label)) this.#wentWithPage.add(label);
   }
 
   /** Everybody comes back, and what is under way is done. */
@@ -253,22 +290,33 @@ export class BuildingSite {
 
   /** What has to hold once everybody is back. */
   async check(): Promise<void> {
-    const theirs = byId(this.server.read('own', -1).lines);
+    const { lines, scales } = this.server.read('own', -1);
+    const theirs = byId(lines);
     const numbers = [...theirs.values()].flatMap(({ number }) => number ?? []);
     expect(new Set(numbers).size, 'numbers are given once').toBe(numbers.length);
     const somewhere = new Set<string | null | undefined>();
     for (const { label, deleted } of theirs.values()) if (!deleted) somewhere.add(label);
+    for (const { name, deleted } of scales) if (!deleted) somewhere.add(name);
     for (const device of this.devices) {
       expect(await device.store.countWaiting(), `${device.name} waits`).toBe(0);
       const here = await device.store.open(this.server.jobId);
       expect(byId(here?.lines ?? []), `kept by ${device.name}`).toEqual(theirs);
       for (const { mine } of here?.conflicts ?? []) if (!mine.deleted) somewhere.add(mine.label);
-      for (const { change } of here?.refusals ?? []) if ('label' in change) somewhere.add(change.label);
+      for (const { change } of here?.refusals ?? []) {
+        if ('label' in change) somewhere.add(change.label);
+        if ('scale' in change) somewhere.add(change.scale.name);
+      }
+      expect([...(here?.things.scale ?? [])].sort(byAge), `scales kept by ${device.name}`).toEqual(
+        [...scales].sort(byAge),
+      );
       for (const [nth, page] of device.pages.entries()) {
         expect(page.job.keepState.kind, `${device.name}${nth}`).toBe('kept');
         expect(byId([...page.job.jobLines.lines().values()]), `shown by ${device.name}${nth}`).toEqual(theirs);
         expect(page.job.conflicts.map(({ kept }) => kept.id).sort(), 'all pages show all versions').toEqual(
           this.#shown(here?.conflicts ?? [], theirs),
+        );
+        expect(page.job.scales.map(({ content }) => content.name).sort(), `scales of ${device.name}${nth}`).toEqual(
+          scales.flatMap(({ name, deleted }) => (deleted ? [] : name)).sort(),
         );
         const worked = page.job.rows.filter((row) => row.kind === 'worked');
         expect(worked.map(({ line }) => line.number)).toEqual(
@@ -293,5 +341,6 @@ export class BuildingSite {
   }
 }
 
+const byAge = (one: { readonly id: string }, other: { readonly id: string }) => (one.id < other.id ? -1 : 1);
 const byId = (lines: readonly LineWire[]) =>
   new Map([...lines].sort((a, b) => (a.id < b.id ? -1 : 1)).map((line) => [line.id, line]));

@@ -14,7 +14,8 @@ export type JobStore = ReturnType<typeof useJobStore>;
 /** A browser: its jobs outlive its pages. */
 export class SimDevice {
   readonly name: string;
-  readonly role: Role;
+  /** What the server lets it do; it may change. */
+  role: Role;
   readonly store = new MemoryStore(true);
   readonly pages: SimPage[] = [];
   /** Milliseconds that its clock is ahead. */
@@ -147,7 +148,7 @@ export class SimPage {
 
   #server(): JobServer {
     const { device } = this;
-    const { server, role, random, name } = device;
+    const { server, random, name } = device;
     /** On the way there and back it may be lost. */
     const ask = async <T>(work: () => T): Promise<T> => {
       const away = () => new RequestFailure('offline', 'The server cannot be reached.');
@@ -160,10 +161,10 @@ export class SimPage {
       return structuredClone(answer);
     };
     return {
-      list: () => ask(() => server.list(role)),
-      open: () => ask(() => server.read(role, -1)),
-      since: (_, revision) => ask(() => server.read(role, revision)),
-      send: (_, changes, history) => ask(() => server.send(name, role, changes, history)),
+      list: () => ask(() => server.list(device.role)),
+      open: () => ask(() => server.read(device.role, -1)),
+      since: (_, revision) => ask(() => server.read(device.role, revision)),
+      send: (_, changes, history) => ask(() => server.send(name, device.role, changes, history)),
       listen: (_, changed) => {
         const hear = (revision: number) => {
           if (device.isOnline && !this.isDead)

@@ -45,6 +45,7 @@ export class SimServer {
       job: {
         id: jobId,
         history: uuidv7(),
+        restoredFrom: null,
         restoredRevision: 0,
         ownerId: jobId,
         title: 'Porch',
@@ -72,7 +73,8 @@ export class SimServer {
   /** What came after the backup is gone. Streams end, and those who come back are told where the job stands. */
   restore(): void {
     const { job } = this.#backup;
-    this.#kept = { ...this.#backup, job: { ...job, history: uuidv7(), restoredRevision: job.revision } };
+    const now = { history: uuidv7(), restoredFrom: job.history, restoredRevision: job.revision };
+    this.#kept = { ...this.#backup, job: { ...job, ...now } };
     for (const changed of [...this.listeners]) changed(this.revision);
   }
 
@@ -85,9 +87,9 @@ export class SimServer {
     const { job, lines, things } = this.#kept;
     const since = <Row extends { readonly revision: number }>(rows: ReadonlyMap<string, Row>): Row[] =>
       [...rows.values()].filter(({ revision }) => revision > after);
-    const { id, title, revision, nextNumber, history, restoredRevision } = job;
+    const { id, title, revision, nextNumber, history, restoredFrom, restoredRevision } = job;
     return {
-      ...{ id, title, revision, history, restoredRevision, nextNumber, role },
+      ...{ id, title, revision, history, restoredFrom, restoredRevision, nextNumber, role },
       reading: readingToWire(job),
       lines: since(lines).map(lineToWire),
       scales: since(things.scale).map((row) => scaleToWire(row as never)),

@@ -50,5 +50,6 @@ describe('several devices on one job', () => {
         endOnFailure: process.env['SPRELL_SHRINK'] === undefined,
       },
     );
-  });
+    // As long as it takes.
+  }, 3_600_000);
 });

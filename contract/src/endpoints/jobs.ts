@@ -32,7 +32,8 @@ export const jobWire = z.object({
   reading: readingWire,
   revision: revisionWire,
   history: historyWire,
-  /** The revision it was put back at from a backup; what changed after it changed since. */
+  /** The history of the backup that it was put back from, and the revision that it was at in it. */
+  restoredFrom: historyWire.nullable(),
   restoredRevision: revisionWire,
   /** What whoever asks may do with it. */
   role: roleWire,

@@ -91,10 +91,11 @@ export const job = pgTable(
     /** Counts the changes; each takes the next number. */
     revision,
     /**
-     * Another one after the job was put back from a backup. Devices may have read further than what is here then: up to
-     * `restoredRevision` they have it from here.
+     * Another one after the job was put back from a backup, in which it was at `restoredRevision` of `restoredFrom`. Devices
+     * may have read further in that than what is here.
      */
     history: uuid('history').notNull().defaultRandom(),
+    restoredFrom: uuid('restored_from'),
     restoredRevision: bigint('restored_revision', { mode: 'number' }).notNull().default(0),
     /** The number the next line gets. Numbers are never used twice in a job. */
     nextNumber: integer('next_number').notNull().default(1),

@@ -129,6 +129,7 @@ export class FakeServer {
       title: 'Porch',
       revision: this.#revision,
       history: OTHER_ID,
+      restoredFrom: null,
       restoredRevision: 0,
       role: 'own',
       nextNumber: this.lines.size + 1,

@@ -167,9 +167,9 @@ export async function readJob(
 ): Promise<JobWire | undefined> {
   const [found] = await reading(db).execute({ accountId, jobId, after });
   if (!found) return undefined;
-  const { id, title, revision, history, restoredRevision, nextNumber } = found.job;
+  const { id, title, revision, history, restoredFrom, restoredRevision, nextNumber } = found.job;
   return {
-    ...{ id, title, revision, history, restoredRevision, nextNumber },
+    ...{ id, title, revision, history, restoredFrom, restoredRevision, nextNumber },
     reading: readingToWire(found.job),
     role: found.role,
     lines: [...found.lines],

@@ -20,6 +20,7 @@ import type {
   LocalJob,
   LocalStore,
   LocalWrite,
+  Own,
   Settlement,
   Things,
   Written,
@@ -32,6 +33,7 @@ import {
   changeSubject,
   makes,
   ownAfter,
+  ownOf,
   ownStill,
   readUpTo,
   refusalOf,
@@ -40,7 +42,6 @@ import {
   settled,
   settlement,
   thingsOf,
-  type Own,
   type Settled,
 } from './settled.ts';
 
@@ -154,7 +155,7 @@ export class DexieStore implements LocalStore {
         waiting: waiting.map(({ change }) => change),
         conflicts,
         refusals: refused,
-        knew: new Map(rows.flatMap(({ id, own }) => (own === undefined ? [] : [[id, own.knew] as const]))),
+        own: new Map(rows.flatMap(({ id, own }) => (own === undefined ? [] : [[id, own] as const]))),
       };
     });
   }
@@ -187,16 +188,21 @@ export class DexieStore implements LocalStore {
         what.thing && this.#tables.things(what.thing.kind).get(what.thing.thing.id),
       ]);
       const written = asWritten(what, { head, line, thing });
+      const waiting = (await this.#waiting(jobId, [subject])).map(({ change }) => change);
       const beside = besideTheLine(jobId, written.change, {
         line: line && asTold(line),
         own: line?.own,
-        waiting: (await this.#waiting(jobId, [subject])).map(({ change }) => change),
+        isSameHistory: (what.head?.history ?? head?.history) === head?.history,
+        waiting,
         conflicts: await versions.where({ lineId: subject }).toArray(),
       });
       if (beside?.conflict) await versions.put(beside.conflict);
       if (beside?.agreed) await versions.delete(beside.agreed);
       if (beside) return { ...written, isApart: true };
-      const ours = { jobId, own: { knew: (what.head ?? head)?.revision ?? 0, by: written.change.id } };
+      const ours = {
+        jobId,
+        own: ownOf({ ...what, change: written.change }, { head, own: (line ?? thing)?.own, waiting }),
+      };
       await outbox.add({ jobId, subject, version: CHANGE_VERSION, change: written.change } as OutboxRow);
       if (written.head) await jobs.put(written.head);
       if (written.line) await lines.put({ ...written.line, ...ours });
@@ -255,13 +261,7 @@ export class DexieStore implements LocalStore {
     const { jobs, lines, outbox, versions } = this.#tables;
     const ours = await this.open(jobId);
     if (ours === undefined) return;
-    const {
-      head,
-      lines: all,
-      things,
-      waiting,
-      conflicts,
-    } = rejoined({ ...ours, isOwn: (id) => ours.knew.has(id) }, told);
+    const { head, lines: all, things, waiting, conflicts } = rejoined(ours, told);
     await jobs.put(head);
     await lines.where({ jobId }).delete();
     await lines.bulkPut(all.map((line) => ({ ...line, jobId })));

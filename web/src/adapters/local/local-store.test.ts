@@ -21,6 +21,7 @@ const aJob = (more: Partial<JobWire> = {}): JobWire => ({
   reading: READING,
   revision: 3,
   history: HISTORY,
+  restoredFrom: null,
   restoredRevision: 0,
   role: 'own',
   nextNumber: 2,

@@ -1,7 +1,10 @@
 import type { Change, ChangeResult, JobWire, KeptThing, LineWire, ThingKind, ThingWires } from '@sprell/contract';
 
 /** A job without what stands in it. `history` is not known before the server has told it. */
-export type JobHead = Omit<JobWire, 'lines' | 'scales' | 'setOuts' | 'history' | 'restoredRevision'> & {
+export type JobHead = Omit<
+  JobWire,
+  'lines' | 'scales' | 'setOuts' | 'history' | 'restoredFrom' | 'restoredRevision'
+> & {
   readonly history?: string | undefined;
 };
 
@@ -17,11 +20,18 @@ export interface LocalJob {
   readonly waiting: readonly Change[];
   readonly conflicts: readonly KeptConflict[];
   readonly refusals: readonly KeptRefusal[];
-  /**
-   * The revision that this device had read the job up to when it wrote a line or thing last, by its id; nothing for one
-   * that somebody else has written since.
-   */
-  readonly knew: ReadonlyMap<string, number>;
+  /** What is this device's own of a line or thing, by its id; nothing for one that somebody else has written since. */
+  readonly own: ReadonlyMap<string, Own>;
+}
+
+/** What this device knows of a line or thing that it wrote last. */
+export interface Own {
+  /** The revision of the job that was known here then. */
+  readonly knew: number;
+  /** The change of ours that it is as it is by. */
+  readonly by: string;
+  /** It stored a mark under a name that there was none of here. */
+  readonly named: boolean;
 }
 
 /** A version of a line that was written here and met another one, which stands; kept until somebody chooses. */
@@ -51,6 +61,8 @@ export interface LocalWrite {
   readonly head?: JobHead;
   readonly line?: LineWire;
   readonly thing?: KeptThing;
+  /** The line stores a mark under a name that there was none of. */
+  readonly named?: boolean;
 }
 
 /** A change as it was written down. */

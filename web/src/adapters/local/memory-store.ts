@@ -16,6 +16,7 @@ import type {
   LocalJob,
   LocalStore,
   LocalWrite,
+  Own,
   Settlement,
   Things,
   Written,
@@ -29,6 +30,7 @@ import {
   makes,
   NO_THINGS,
   ownAfter,
+  ownOf,
   readUpTo,
   refusalOf,
   refusalsOf,
@@ -36,7 +38,6 @@ import {
   settled,
   settlement,
   thingsOf,
-  type Own,
   type Settled,
 } from './settled.ts';
 
@@ -79,9 +80,7 @@ export class MemoryStore implements LocalStore {
         waiting: this.#waiting(jobId).filter((change) => only === undefined || asked.has(changeSubject(change))),
         conflicts: [...this.#conflicts.values()].filter((one) => one.jobId === jobId),
         refusals: [...this.#refusals.values()].filter((one) => one.jobId === jobId),
-        knew: new Map(
-          askedOf([...shelf.own].map(([id, { knew }]) => ({ id, knew }))).map(({ id, knew }) => [id, knew]),
-        ),
+        own: new Map([...shelf.own].filter(([id]) => only === undefined || asked.has(id))),
       },
     );
   }
@@ -99,17 +98,20 @@ export class MemoryStore implements LocalStore {
     const line = shelf?.lines.find(({ id }) => id === what.line?.id);
     const thing = shelf && thingOf(shelf, what.thing?.thing.id);
     const written = asWritten(what, { head: shelf?.head, line, thing });
+    const waiting = this.#waiting(jobId).filter((change) => changeSubject(change) === subject);
     const beside = besideTheLine(jobId, written.change, {
       line,
       own: shelf?.own.get(subject),
-      waiting: this.#waiting(jobId).filter((change) => changeSubject(change) === subject),
+      isSameHistory: (what.head?.history ?? shelf?.head.history) === shelf?.head.history,
+      waiting,
       conflicts: [...this.#conflicts.values()].filter(({ lineId }) => lineId === subject),
     });
     if (beside?.conflict) this.#conflicts.set(beside.conflict.id, beside.conflict);
     if (beside?.agreed) this.#conflicts.delete(beside.agreed);
     if (beside) return Promise.resolve({ ...written, isApart: true });
     this.#send(jobId, written.change);
-    this.#put(jobId, written, { knew: (what.head ?? shelf?.head)?.revision ?? 0, by: written.change.id });
+    const here = { head: shelf?.head, own: shelf?.own.get(subject), waiting };
+    this.#put(jobId, written, ownOf({ ...what, change: written.change }, here));
     return Promise.resolve({ ...written, isApart: false });
   }
 
@@ -170,10 +172,7 @@ export class MemoryStore implements LocalStore {
 
   #rejoin(shelf: Shelf, told: JobWire | undefined): void {
     const jobId = shelf.head.id;
-    const { head, lines, things, waiting, conflicts } = rejoined(
-      { ...shelf, waiting: this.#waiting(jobId), isOwn: (id) => shelf.own.has(id) },
-      told,
-    );
+    const { head, lines, things, waiting, conflicts } = rejoined({ ...shelf, waiting: this.#waiting(jobId) }, told);
     this.#jobs.set(jobId, { head, lines, things, own: new Map() });
     this.#outbox = this.#outbox.filter((one) => one.jobId !== jobId);
     for (const change of waiting) this.#send(jobId, change);

@@ -49,12 +49,14 @@ export const NOTHING_SETTLED: Settlement = { ids: [], apart: [] };
  * their own. What changed on both sides since the backup stands there as two versions.
  * @param told undefined for a job that the server does not have at all
  */
-export function rejoined(ours: Ours, told: JobWire | undefined): Rejoined {
+export function rejoined(
+  ours: Pick<LocalJob, 'head' | 'lines' | 'things' | 'waiting' | 'own'>,
+  told: JobWire | undefined,
+): Rejoined {
   const waits = new Set(ours.waiting.map(changeSubject));
-  const isRestored = told !== undefined && told.history !== ours.head.history;
-  /** Up to here both sides had the same. */
-  const common = told === undefined ? 0 : isRestored ? told.restoredRevision : told.revision;
-  const side = { common, isOwn: (id: string) => waits.has(id) || ours.isOwn(id) };
+  /** Up to here both sides had the same; not at all where they know nothing of each other's history. */
+  const common = told === undefined ? -1 : commonRevision(ours.head, told);
+  const side = { common, isOwn: (id: string) => waits.has(id) || ours.own.has(id) };
   const lines = meet(ours.lines, told?.lines ?? [], side, saysTheSame);
   const things = THING_KINDS.map((kind) => {
     const theirs: readonly ThingWire[] = told ? thingsOf(told)[kind] : [];
@@ -102,6 +104,11 @@ export function rejoined(ours: Ours, told: JobWire | undefined): Rejoined {
   };
 }
 
+function commonRevision({ history }: JobHead, told: JobWire): number {
+  if (told.history === history) return told.revision;
+  return told.restoredFrom === history ? told.restoredRevision : -1;
+}
+
 /** Versions of a line that two pages of this device wrote without knowing of each other, beside the one that stands. */
 function besides(
   { lines, waiting }: Pick<LocalJob, 'lines' | 'waiting'>,
@@ -126,12 +133,6 @@ function chainsOf(changes: readonly Change[]): readonly (readonly Change[])[] {
     else chains.push([change]);
   }
   return chains;
-}
-
-/** What a device has of a job. */
-interface Ours extends Pick<LocalJob, 'head' | 'lines' | 'things' | 'waiting'> {
-  /** It was written here last. */
-  isOwn(id: string): boolean;
 }
 
 /** One line or thing on both sides. */

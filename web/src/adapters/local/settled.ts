@@ -10,7 +10,7 @@ import {
   type ThingWire,
 } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
-import type { JobHead, KeptConflict, KeptRefusal, LocalWrite, Settlement, Things } from './local-store.ts';
+import type { JobHead, KeptConflict, KeptRefusal, LocalWrite, Own, Settlement, Things } from './local-store.ts';
 
 /** What is here of what a result speaks of. */
 export interface Here {
@@ -190,12 +190,13 @@ export function settlement(
   return { ids: [...ids], apart };
 }
 
-/** What this device knows of a line or thing beside what it says, for as long as nobody else has written it since. */
-export interface Own {
-  /** The revision of the job that was known here when it was written here last. */
-  readonly knew: number;
-  /** The change of ours that it is as it is by. */
-  readonly by: string;
+/** What is this device's own of what is written. */
+export function ownOf(
+  { change, head, named }: LocalWrite,
+  here: { readonly head: JobHead | undefined; readonly own: Own | undefined; readonly waiting: readonly Change[] },
+): Own {
+  const knew = (head ?? here.head)?.revision ?? 0;
+  return { knew, by: change.id, named: named === true || (here.waiting.length > 0 && here.own?.named === true) };
 }
 
 /** What is this device's own of a line or thing after its change was answered. */
@@ -223,12 +224,19 @@ export function ownStill<T extends { readonly id: string; readonly revision: num
 export function besideTheLine(
   jobId: string,
   change: Change,
-  here: Pick<Here, 'line' | 'waiting' | 'conflicts'> & { readonly own: Own | undefined },
+  here: Pick<Here, 'line' | 'waiting' | 'conflicts'> & {
+    readonly own: Own | undefined;
+    /** The revisions that it speaks of are those of the job as it is here. */
+    readonly isSameHistory: boolean;
+  },
 ): Pick<Settled, 'conflict' | 'agreed'> | undefined {
   const { line, waiting, own } = here;
   if (line === undefined || !('lineId' in change) || !('base' in change)) return undefined;
   const last = waiting.at(-1)?.id;
-  const isBuilt = last === undefined ? change.base === line.revision || change.base === own?.by : change.base === last;
+  const isBuilt =
+    last === undefined
+      ? (here.isSameHistory && change.base === line.revision) || change.base === own?.by
+      : change.base === last;
   return isBuilt ? undefined : versionOf(jobId, change, line, { conflicts: here.conflicts, waiting: [] });
 }
 
@@ -316,10 +324,18 @@ export function readUpTo(
 /** The head of a job as the server has it; numbers that were given here already are not given again. */
 export function adoptedHead(
   ours: JobHead | undefined,
-  { lines: _lines, scales: _scales, setOuts: _setOuts, restoredRevision: _restored, ...theirs }: JobWire,
+  told: JobWire,
   waiting: ReadonlySet<string>,
-  revision = theirs.revision,
+  revision = told.revision,
 ): JobHead {
+  const {
+    lines: _lines,
+    scales: _scales,
+    setOuts: _setOuts,
+    restoredFrom: _from,
+    restoredRevision: _at,
+    ...theirs
+  } = told;
   const nextNumber = Math.max(theirs.nextNumber, ours?.nextNumber ?? 0);
   return ours && waiting.has('job')
     ? { ...ours, revision, history: theirs.history, role: theirs.role, nextNumber }

@@ -8,6 +8,8 @@ import KeepStateText from './KeepStateText.vue';
 
 defineProps<{
   state: KeepState;
+  /** The job can be read here, not changed. */
+  isReader: boolean;
   /** What undo would do, in words; undefined while there is nothing to undo. */
   undoSays: string | undefined;
 }>();
@@ -18,7 +20,7 @@ const emit = defineEmits<{ job: [jobId: string]; undo: []; comfort: [] }>();
   <header class="head">
     <h1>Sprell</h1>
     <JobPicker class="jobs" @choose="(jobId) => emit('job', jobId)" />
-    <KeepStateText class="state" :state />
+    <KeepStateText class="state" :state :is-reader="isReader" />
     <PlainButton
       class="undo"
       :disabled="undoSays === undefined"

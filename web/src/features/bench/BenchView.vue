@@ -40,6 +40,8 @@ const SlatePanel = defineAsyncComponent(() => slatePanel);
 const NumberNotice = defineAsyncComponent(() => import('./NumberNotice.vue'));
 const ConflictNotice = defineAsyncComponent(() => import('./ConflictNotice.vue'));
 const RefusalNotice = defineAsyncComponent(() => import('./RefusalNotice.vue'));
+const MetNotice = defineAsyncComponent(() => import('./MetNotice.vue'));
+const RefusalList = defineAsyncComponent(() => import('./RefusalList.vue'));
 const ComfortPanel = defineAsyncComponent(() => import('../comfort/ComfortPanel.vue'));
 // The stick comes right behind the entry, which can be written in meanwhile.
 const StoryStick = defineAsyncComponent(() => import('./stick/StoryStick.vue'));
@@ -115,10 +117,12 @@ function landText(text: string): void {
   store.land(text);
   afterLanding();
 }
+/** One or two are seen to by themselves, more together. */
+const refusedAlone = computed(() => (store.refusals.length > 2 ? [] : store.refusals));
 /** What the server did not keep is taken back to the entry field. */
 function writeAgain(refused: Refusal, words: string): void {
   entry.value = words;
-  void store.dropRefusal(refused);
+  void store.dropRefusals([refused]);
 }
 function keepLine(lineId: string, text: string, begun: LineWire | undefined): void {
   putAway('anew');
@@ -134,6 +138,8 @@ function announceLanding(): void {
   announced.value = `${nameOf(row.line)} on the slate: ${reading?.text ?? answer ?? problem ?? ''}`;
 }
 function afterLanding(): void {
+  // What did not land stays in the entry.
+  if (store.isReader) return;
   announceLanding();
   const stays = insertBefore.value !== undefined;
   begin();
@@ -237,6 +243,7 @@ onMounted(async () => {
     <BenchHead
       class="head"
       :state="store.keepState"
+      :is-reader="store.isReader"
       :undo-says="undoSays"
       @job="chooseJob"
       @undo="undo"
@@ -249,6 +256,12 @@ onMounted(async () => {
         {{ store.failure }} <PlainButton @click="store.start()">Try again</PlainButton>
       </p>
       <NumberNotice v-if="store.renumbered.length > 0" :renumbered="store.renumbered" @seen="store.renumbered = []" />
+      <MetNotice
+        v-if="store.met.length > 0"
+        :met="store.met"
+        :number-of="(id) => store.jobLines.lines().get(id)?.number ?? undefined"
+        @seen="store.seeMet"
+      />
       <ConflictNotice
         v-for="conflict in store.conflicts"
         :key="conflict.kept.id"
@@ -256,12 +269,17 @@ onMounted(async () => {
         @choose="(choice) => store.resolveConflict(conflict, choice)"
       />
       <RefusalNotice
-        v-for="refused in store.refusals"
+        v-for="refused in refusedAlone"
         :key="refused.kept.id"
         :refusal="refused"
-        :can-write="entry === ''"
+        :can-write="entry === '' && !store.isReader"
         @again="(words) => writeAgain(refused, words)"
-        @drop="store.dropRefusal(refused)"
+        @drop="store.dropRefusals([refused])"
+      />
+      <RefusalList
+        v-if="refusedAlone.length === 0 && store.refusals.length > 0"
+        :refusals="store.refusals"
+        @drop="store.dropRefusals(store.refusals)"
       />
     </div>
 

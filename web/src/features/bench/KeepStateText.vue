@@ -5,10 +5,14 @@ import { Check } from 'lucide-vue-next';
 import { RouterLink } from 'vue-router';
 import type { KeepState } from '../job/outbox.ts';
 
-const props = defineProps<{ state: KeepState }>();
+const props = defineProps<{
+  state: KeepState;
+  /** The job can be read here, not changed. */
+  isReader?: boolean;
+}>();
 const words = computed(() => {
   const { state } = props;
-  if (state.kind === 'kept') return 'kept on the server';
+  if (state.kind === 'kept') return props.isReader ? 'yours to read' : 'kept on the server';
   if (state.kind === 'opening') return '';
   if (state.kind === 'writing') return 'keeping …';
   if (state.kind === 'page') return `${state.changes} on this page only`;
@@ -26,11 +30,13 @@ const reason = computed(() => ('reason' in props.state ? props.state.reason : un
   <RouterLink
     to="/account"
     class="state"
-    :class="{ kept: state.kind === 'kept', waiting: reason !== undefined }"
+    :class="{ kept: state.kind === 'kept' && !isReader, waiting: reason !== undefined }"
     :title="reason ?? 'Devices and people'"
     data-test="keep-state"
     :aria-label="words === '' ? 'Devices and people' : `${words}. Devices and people`"
-    ><Check v-if="state.kind === 'kept'" class="sign" :size="18" aria-hidden="true" /><span class="words" role="status"
+    ><Check v-if="state.kind === 'kept' && !isReader" class="sign" :size="18" aria-hidden="true" /><span
+      class="words"
+      role="status"
       ><template v-if="waiting"
         >{{ waiting }} <span class="noun">{{ waiting === 1 ? 'change ' : 'changes ' }}</span>waiting</template
       ><template v-else>{{ words }}</template></span

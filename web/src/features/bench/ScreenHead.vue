@@ -14,7 +14,7 @@ const store = useJobStore();
     <RouterLink class="back" to="/">Bench</RouterLink>
     <h1>{{ title }}</h1>
     <span class="job">{{ store.job?.title }}</span>
-    <KeepStateText class="state" :state="store.keepState" />
+    <KeepStateText class="state" :state="store.keepState" :is-reader="store.isReader" />
     <PlainButton
       :disabled="store.undoSays === undefined"
       :title="store.undoSays ?? 'Nothing to undo'"

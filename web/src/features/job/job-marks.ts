@@ -52,7 +52,7 @@ export interface JobLines {
   pushUndo(step: Inverse): void;
   /** The setting-outs, by what they are called in a sentence, that writing entries anew would change; and doing that. */
   setOutsWith(rewrite: (entry: string) => string): readonly string[];
-  rewriteSetOuts(rewrite: (entry: string) => string): readonly Inverse[];
+  rewriteSetOuts(rewrite: (entry: string) => string, isMeant?: (id: string) => boolean): readonly Inverse[];
 }
 
 /** The marks of the open job: their values, and which is in hand. */

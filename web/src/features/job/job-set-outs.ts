@@ -62,10 +62,14 @@ export function useSetOuts({ things, stored, shown }: JobWithSetOuts) {
     setOuts.value
       .filter((setOut) => rewritten(setOut, rewrite) !== undefined)
       .map(({ name }) => `the setting-out ${name}`);
-  /** Writes their entries anew. @returns how to take that back */
-  function rewriteSetOuts(rewrite: Rewrite): readonly Inverse[] {
+  /**
+   * Writes their entries anew.
+   * @param isMeant those by whose id it says so
+   * @returns how to take that back
+   */
+  function rewriteSetOuts(rewrite: Rewrite, isMeant: (id: string) => boolean = () => true): readonly Inverse[] {
     return setOuts.value.flatMap((setOut) => {
-      const givens = rewritten(setOut, rewrite);
+      const givens = isMeant(setOut.id) ? rewritten(setOut, rewrite) : undefined;
       return (givens && things.write<'setout'>(setOut.id, asKept({ ...setOut, givens }))) ?? [];
     });
   }

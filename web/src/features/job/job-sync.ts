@@ -283,7 +283,7 @@ export function useJobSync(kept: KeptJob) {
     const id = uuidv7();
     const reading = firstReading();
     const made: JobHead = { id, title, reading, revision: 0, role: 'own', nextNumber: 1 };
-    show({ head: made, lines: [], things: NO_THINGS, waiting: [], conflicts: [], refusals: [], knew: new Map() });
+    show({ head: made, lines: [], things: NO_THINGS, waiting: [], conflicts: [], refusals: [], own: new Map() });
     jobs.value = [...jobs.value, made];
     keepHere({ change: { id: uuidv7(), kind: 'job.add', title, reading } });
   }
@@ -338,7 +338,7 @@ export function useJobSync(kept: KeptJob) {
     if (outbox.state.value.kind === 'page') event.preventDefault();
   });
 
-  return { start, open, keepHere, listenTo, lookAt, seeTo, readTheRest };
+  return { start, open, keepHere, listenTo, lookAt, seeTo, readTheRest, takeOver };
 }
 
 /** Ids of version 7 follow the time they were made at. */

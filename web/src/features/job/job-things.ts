@@ -17,6 +17,8 @@ import type { Inverse, ThingInverse } from './undo-stack.ts';
 
 /** What the things of a job need of it. */
 export interface JobWithThings {
+  /** Nothing may be changed here; whoever tries is told. */
+  onlyReads(): boolean;
   baseOf(thing: ThingWire): number | string;
   /** @param kept what the change leaves behind */
   send(change: ThingChange, kept: KeptThing): void;
@@ -75,6 +77,7 @@ export class JobThings {
   /** @returns its id */
   add<Kind extends ThingKind>(kind: Kind, said: ThingContent<Kind>): string {
     const [id, content] = [uuidv7(), asKept(said)];
+    if (this.#job.onlyReads()) return id;
     const kept: KeptThing = { kind, thing: { id, ...content, revision: 0, deleted: false } as unknown as ThingWire };
     this.put(kept);
     this.#job.send(thingChange(uuidv7(), { kind, id, step: 'add', base: undefined, content }), kept);
@@ -91,7 +94,7 @@ export class JobThings {
   /** Writes a thing anew. @returns how to take that back */
   write<Kind extends ThingKind>(thingId: string, content: ThingContent<Kind>): ThingInverse | undefined {
     const kept = this.find(thingId);
-    if (!kept) return undefined;
+    if (!kept || this.#job.onlyReads()) return undefined;
     const { id: _id, revision: _revision, deleted: _deleted, ...before } = kept.thing;
     const says = `Put ${this.#job.nameOf(kept)} back to what it was`;
     this.#write(kept, content);
@@ -100,7 +103,7 @@ export class JobThings {
 
   remove(thingId: string): void {
     const kept = this.find(thingId);
-    if (!kept) return;
+    if (!kept || this.#job.onlyReads()) return;
     const says = `Bring ${this.#job.nameOf(kept)} back`;
     this.#job.pushUndo({ kind: 'thing.restore', thing: kept.kind, thingId, says });
     this.#setDeleted(kept, true);

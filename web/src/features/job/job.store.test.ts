@@ -102,7 +102,7 @@ describe('the open job', () => {
     store.edit(line.id, `6'`);
     await settled();
     expect(readings(store)).toEqual(['9′']);
-    expect(store.conflicts).toMatchObject([{ line: { source: `9'` }, mine: { source: `6'` } }]);
+    expect(store.conflicts).toMatchObject([{ line: { source: `9'` }, kept: { mine: { source: `6'` } } }]);
     store.resolveConflict(store.conflicts[0] as never, 'mine');
     await settled();
     expect(readings(store)).toEqual(['6′']);
@@ -127,7 +127,7 @@ describe('the open job', () => {
     const again = await openStore();
     await settled();
     expect(again.refusals).toMatchObject([told]);
-    await again.dropRefusal(again.refusals[0] as never);
+    await again.dropRefusals(again.refusals);
     expect(readings(again)).toEqual(['1′', '2′']);
     expect((await openStore()).refusals).toEqual([]);
   });
@@ -155,7 +155,7 @@ describe('the open job', () => {
     const store = await openStore();
     store.land(`1'`);
     await settled();
-    server.refuses = 'job.read_only';
+    server.refuses = 'job.full';
     store.land(`4'`);
     await settled();
     const mine = store.rows[1]?.line as LineWire;
@@ -180,11 +180,11 @@ describe('the open job', () => {
     await settled();
     store.undo();
     expect(readings(store)).toEqual(['9′', '9′']);
-    expect(store.conflicts).toMatchObject([{ line: { source: `9'` }, mine: { source: `5'` } }]);
+    expect(store.conflicts).toMatchObject([{ line: { source: `9'` }, kept: { mine: { source: `5'` } } }]);
     store.resolveConflict(store.conflicts[0] as never, 'mine');
     expect(readings(store)).toEqual(['5′', '9′']);
     store.undo();
-    expect(store.conflicts).toMatchObject([{ line: { number: 2 }, mine: undefined }]);
+    expect(store.conflicts).toMatchObject([{ line: { number: 2 }, kept: { mine: { deleted: true } } }]);
     await settled();
     const again = await openStore();
     expect(again.conflicts).toHaveLength(1);

@@ -23,12 +23,13 @@ import { defineStore } from 'pinia';
 import { v7 as uuidv7 } from 'uuid';
 import { computed, markRaw, ref, shallowRef } from 'vue';
 import { deviceHere } from '../../adapters/device.ts';
-import type { JobHead, LocalJob } from '../../adapters/local/local-store.ts';
+import type { JobHead, LocalJob, Own } from '../../adapters/local/local-store.ts';
 import { changeSubject, saysTheSame } from '../../adapters/local/settled.ts';
 import { definitionText, useScales } from './job-scales.ts';
 import { useSetOuts } from './job-set-outs.ts';
 import { JobThings } from './job-things.ts';
 import { useMarks, type JobLines } from './job-marks.ts';
+import { useMarksApart } from './marks-apart.ts';
 import { useJobReading } from './job-reading.ts';
 import { useJobSync, type Taken } from './job-sync.ts';
 import { Outbox, type KeepState } from './outbox.ts';
@@ -73,7 +74,7 @@ export const useJobStore = defineStore('job', () => {
   const { style, forGood, setReading, setReadingForGood } = useJobReading(
     () => job.value?.reading,
     (reading) => {
-      if (!job.value) return;
+      if (!job.value || onlyReads()) return;
       job.value = { ...job.value, reading };
       const change: Change = { id: uuidv7(), kind: 'job.reading', reading };
       pendingChange.set('job', change.id);
@@ -85,6 +86,7 @@ export const useJobStore = defineStore('job', () => {
     device,
     failure,
     jobId: () => job.value?.id,
+    isReader: () => job.value?.role === 'read',
     rows: () => rows.value,
     lines: () => lines,
     things: () => things,
@@ -100,18 +102,22 @@ export const useJobStore = defineStore('job', () => {
   let lines = new Map<string, LineWire>();
   /** The change of ours that a line's stored state comes from, while its revision is not known yet. */
   const pendingChange = new Map<string, string>();
+  /** What this device wrote last, and what it knew then. */
+  let own = new Map<string, Own>();
   let nextNumber = 1;
   /** What landed from here is what the next entry goes on from, whatever others put on the slate meanwhile. */
   let landedHere: string | undefined;
 
-  const { refusals, showRefusals, dropRefusal } = useRefusals({
+  const { refusals, showRefusals, dropRefusals } = useRefusals({
     device,
     line: (id) => lines.get(id),
     whatItSays,
-    lookAt: (id) => sync.lookAt(job.value?.id ?? '', [id]),
+    lookAt: (ids) => sync.lookAt(job.value?.id ?? '', ids),
+    takeOver: () => sync.takeOver(job.value?.id ?? '').catch(() => undefined),
   });
 
-  function show({ head, lines: loaded, things: kinds, waiting, conflicts: kept, refusals: refused }: LocalJob): void {
+  function show(here: LocalJob): void {
+    const { head, lines: loaded, things: kinds, waiting, conflicts: kept, refusals: refused, own: ours } = here;
     const isSame = job.value?.id === head.id;
     job.value = head;
     things.show(kinds);
@@ -124,6 +130,7 @@ export const useJobStore = defineStore('job', () => {
     keeper.slate.goOnFrom(landedHere);
     pendingChange.clear();
     for (const change of waiting) pendingChange.set(changeSubject(change), change.id);
+    own = new Map(ours);
     if (!isSame) openSteps(head.id);
     showConflicts(kept);
     showRefusals(refused);
@@ -135,6 +142,7 @@ export const useJobStore = defineStore('job', () => {
         .map(toSlateLine),
     );
     showRows();
+    setMarksApart();
     sync.listenTo(head.id);
     for (const landing of early.splice(0)) landing();
   }
@@ -219,11 +227,25 @@ export const useJobStore = defineStore('job', () => {
     showRows();
   }
 
-  function send(change: LineChange | ThingChange, thing?: KeptThing): void {
+  /** @param named the line stores a mark under a name that there was none of */
+  function send(
+    change: LineChange | ThingChange,
+    { thing, named = false }: { thing?: KeptThing; named?: boolean } = {},
+  ): void {
     const subject = changeSubject(change);
+    const wasNamed = pendingChange.has(subject) && own.get(subject)?.named === true;
+    own.set(subject, { knew: job.value?.revision ?? 0, by: change.id, named: named || wasNamed });
     pendingChange.set(subject, change.id);
     const line = lines.get(subject);
-    sync.keepHere({ change, ...(line ? { line } : {}), ...(thing ? { thing } : {}) });
+    sync.keepHere({ change, named, ...(line ? { line } : {}), ...(thing ? { thing } : {}) });
+  }
+
+  /** A line that is about to be put in its place stores a mark under a name that there is none of. */
+  function namesAnew(line: LineWire): boolean {
+    if (!isWorked(line)) return false;
+    const made = parse(shownSource(line), style.value).entry?.assignment;
+    if (made?.operator !== 'keep') return false;
+    return !keeper.slate.markLines(made.name).some(({ operator }) => operator === 'keep');
   }
 
   const baseOf = ({ id, revision }: { readonly id: string; readonly revision: number }) =>
@@ -237,12 +259,16 @@ export const useJobStore = defineStore('job', () => {
     waiting,
     conflicts: kept,
     refusals: refused,
+    own: ours,
     ids,
     loose,
   }: Taken): void {
     const latest = new Map(waiting.map((change) => [changeSubject(change), change.id]));
     for (const id of ids) {
       if (loose.has(id)) continue;
+      const mine = ours.get(id);
+      if (mine === undefined) own.delete(id);
+      else own.set(id, mine);
       const waits = latest.get(id);
       if (waits === undefined) pendingChange.delete(id);
       else pendingChange.set(id, waits);
@@ -259,6 +285,7 @@ export const useJobStore = defineStore('job', () => {
     });
     showConflicts(kept);
     showRefusals(refused);
+    setMarksApart();
   }
 
   function takeLine(told: LineWire, isLoose: boolean): void {
@@ -283,14 +310,25 @@ export const useJobStore = defineStore('job', () => {
     failure.value = things.changedElsewhere(thing);
   }
 
+  /** Whoever only reads a job is told so, and nothing is changed. */
+  function onlyReads(): boolean {
+    if (job.value?.role !== 'read') return false;
+    failure.value = ONLY_READS;
+    return true;
+  }
+
   function write(line: LineWire, content: LineContent): void {
+    if (onlyReads()) return;
     const { position, source, label, note } = asKept(content);
     const base = baseOf(line);
-    place({ ...line, position, source, label, note });
-    send({ id: uuidv7(), kind: 'line.edit', lineId: line.id, base, position, source, label, note });
+    const written = { ...line, position, source, label, note };
+    const named = namesAnew(written);
+    place(written);
+    send({ id: uuidv7(), kind: 'line.edit', lineId: line.id, base, position, source, label, note }, { named });
   }
 
   function setDeleted(line: LineWire, deleted: boolean): void {
+    if (onlyReads()) return;
     const base = baseOf(line);
     place({ ...line, deleted });
     send({ id: uuidv7(), kind: deleted ? 'line.delete' : 'line.restore', lineId: line.id, base });
@@ -307,6 +345,7 @@ export const useJobStore = defineStore('job', () => {
       });
       return;
     }
+    if (onlyReads()) return;
     const line = putOn(entry, beforeId);
     pushUndo({ kind: 'delete', lineId: line.id, says: undoSays ?? `Take ${nameOf(line)} off again` });
   }
@@ -316,6 +355,7 @@ export const useJobStore = defineStore('job', () => {
    * @param entries each made when those before it have landed: it is told their numbers
    */
   function landAll(entries: readonly ((landed: readonly number[]) => string)[], undoSays: string): void {
+    if (onlyReads()) return;
     const landed: LineWire[] = [];
     for (const entry of entries) landed.push(putOn(entry(landed.map(({ number }) => number ?? 0)), undefined));
     const steps = [...landed].reverse().map(({ id }): Inverse => ({ kind: 'delete', lineId: id, says: '' }));
@@ -331,18 +371,19 @@ export const useJobStore = defineStore('job', () => {
     const line = newLine({ kind: 'worked', number: nextNumber, source: stored(landing), label }, beforeId);
     landedHere = line.id;
     keeper.slate.goOnFrom(landedHere);
+    const named = namesAnew(line);
     place(line);
     if (made !== undefined) stick.takeInHand(made);
     const { id: lineId, number, position, note } = line;
     const said = { source: line.source, label: line.label };
-    send({ id: uuidv7(), kind: 'line.add', lineId, number: number as number, position, note, ...said });
+    send({ id: uuidv7(), kind: 'line.add', lineId, number: number as number, position, note, ...said }, { named });
     return line;
   }
 
   /** Puts a heading or a plain note on the slate: at its foot, or above a line. */
   function landWords(kind: 'heading' | 'note', words: string, beforeId?: string): void {
     const text = wordsAsKept(kind, words);
-    if (text === '') return;
+    if (text === '' || onlyReads()) return;
     const line = newLine(kind === 'heading' ? { kind, label: text } : { kind, note: text }, beforeId);
     place(line);
     const { position, source, label, note } = line;
@@ -395,8 +436,11 @@ export const useJobStore = defineStore('job', () => {
     ids: () => [...lines.keys(), ...things.ids()],
   });
   const things = new JobThings({
+    onlyReads,
     baseOf,
-    send,
+    send: (change, thing) => {
+      send(change, { thing });
+    },
     pushUndo,
     nameOf: ({ kind, thing }) =>
       kind === 'scale'
@@ -433,6 +477,12 @@ export const useJobStore = defineStore('job', () => {
     pushUndo,
     ...setOutUses,
   });
+  const { met, seeMet, setMarksApart } = useMarksApart(jobLines, {
+    memory: device.memory,
+    isReader: () => job.value?.role === 'read',
+    own: (id) => own.get(id),
+    isPending: (id) => pendingChange.has(id),
+  });
   const edits = useSlateEdits(jobLines);
   const stick = useMarks(jobLines);
   /** An entry that is kept as a mark or posted to it, with the value the mark has now in place of its own name. */
@@ -451,13 +501,17 @@ export const useJobStore = defineStore('job', () => {
     failure,
     conflicts,
     refusals,
-    dropRefusal,
+    dropRefusals,
     keepState,
     undoSays,
     lastLine: () => keeper.slate.lastLine(),
     renumbered,
+    met,
+    seeMet,
     start: () => sync.start(),
     open: (jobId: string) => sync.open(jobId),
+    /** What is worked out cannot be put on the slate. */
+    isReader: computed(() => job.value?.role === 'read'),
     land,
     landAll,
     landWords,
@@ -474,3 +528,6 @@ export const useJobStore = defineStore('job', () => {
     scope,
   };
 });
+
+const ONLY_READS =
+  'This job is yours to read, not to change. What you work out stays in the entry: copy it, or use it in a job of your own.';

@@ -97,8 +97,9 @@ export class Outbox {
         this.#tries += 1;
         this.#again = false;
       }
+      // Whoever asks for more meanwhile is heard.
+      await this.#show();
     }
-    await this.#show();
   }
 
   async #sendAll(): Promise<void> {

@@ -2,7 +2,7 @@ import { thingStep, type Change, type LineWire } from '@sprell/contract';
 import { shallowRef } from 'vue';
 import type { Device } from '../../adapters/device.ts';
 import type { KeptRefusal } from '../../adapters/local/local-store.ts';
-import { changeSubject } from '../../adapters/local/settled.ts';
+import { changeSubject, makes } from '../../adapters/local/settled.ts';
 import { wordsOf } from './slate-row.ts';
 
 /** A change that the server did not do, in the words of its job. */
@@ -23,8 +23,10 @@ export interface JobWithRefusals {
   line(id: string): LineWire | undefined;
   /** A line in a person's words. */
   whatItSays(line: LineWire): string;
-  /** Shows a line or thing as this device has it by now. */
-  lookAt(id: string): Promise<void>;
+  /** Shows lines and things as this device has them by now. */
+  lookAt(ids: readonly string[]): Promise<void>;
+  /** Takes over what the server has. */
+  takeOver(): Promise<void>;
 }
 
 /** The changes of the open job that the server did not do: each is shown until somebody has seen to it. */
@@ -35,11 +37,14 @@ export function useRefusals(job: JobWithRefusals) {
     refusals.value = kept.map(toRefusal);
   }
 
-  /** It was seen to: written again, or copied away, or not wanted. */
-  async function dropRefusal({ kept }: Refusal): Promise<void> {
-    refusals.value = refusals.value.filter((one) => one.kept.id !== kept.id);
-    await (await job.device.store()).dropRefusal(kept);
-    await job.lookAt(changeSubject(kept.change));
+  /** They were seen to: written again, or copied away, or not wanted. What they were to change is as the server has it. */
+  async function dropRefusals(seen: readonly Refusal[]): Promise<void> {
+    const ids = new Set(seen.map(({ kept }) => kept.id));
+    refusals.value = refusals.value.filter(({ kept }) => !ids.has(kept.id));
+    const store = await job.device.store();
+    for (const { kept } of seen) await store.dropRefusal(kept);
+    await job.lookAt(seen.map(({ kept }) => changeSubject(kept.change)));
+    if (seen.some(({ kept }) => !makes(kept.change))) await job.takeOver();
   }
 
   function toRefusal(kept: KeptRefusal): Refusal {
@@ -76,7 +81,7 @@ export function useRefusals(job: JobWithRefusals) {
     };
   }
 
-  return { refusals, showRefusals, dropRefusal };
+  return { refusals, showRefusals, dropRefusals };
 }
 
 const NOT_AS_IT_STANDS = 'it cannot be kept as it stands';

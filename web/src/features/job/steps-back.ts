@@ -13,6 +13,8 @@ export interface StepsOf {
   readonly device: Device;
   readonly failure: Ref<string | undefined>;
   jobId(): string | undefined;
+  /** Nothing is changed here: there is no step. */
+  isReader(): boolean;
   /** The rows as they are shown, to follow when they change. */
   rows(): unknown;
   lines(): ReadonlyMap<string, LineWire>;
@@ -68,12 +70,14 @@ export function useStepsBack(job: StepsOf) {
   }
 
   function pushUndo(step: Inverse): void {
+    if (job.isReader()) return;
     stack.push(step, saidNow);
     undoSays.value = step.says;
   }
 
   /** Takes the last step of this device back; what others changed since is not lost for it, but shown beside. */
   function undo(): void {
+    if (job.isReader()) return;
     const done = stack.pop();
     undoSays.value = stack.top()?.says;
     if (done) takeBack(done.step, changedSince(done, saidNow));
