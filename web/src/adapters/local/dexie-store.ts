@@ -258,10 +258,10 @@ export class DexieStore implements LocalStore {
   }
 
   async #rejoin(jobId: string, told: JobWire | undefined): Promise<void> {
-    const { jobs, lines, outbox, versions } = this.#tables;
+    const { jobs, lines, outbox, versions, refusals } = this.#tables;
     const ours = await this.open(jobId);
     if (ours === undefined) return;
-    const { head, lines: all, things, waiting, conflicts } = rejoined(ours, told);
+    const { head, lines: all, things, waiting, conflicts, refusals: refused } = rejoined(ours, told);
     await jobs.put(head);
     await lines.where({ jobId }).delete();
     await lines.bulkPut(all.map((line) => ({ ...line, jobId })));
@@ -273,6 +273,7 @@ export class DexieStore implements LocalStore {
     for (const change of waiting)
       await outbox.add({ jobId, subject: changeSubject(change), version: CHANGE_VERSION, change } as OutboxRow);
     await versions.bulkPut(conflicts);
+    await refusals.bulkPut(refused);
   }
 
   refuse(jobId: string, code: KeptRefusal['code']): Promise<void> {

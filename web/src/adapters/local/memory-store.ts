@@ -172,11 +172,15 @@ export class MemoryStore implements LocalStore {
 
   #rejoin(shelf: Shelf, told: JobWire | undefined): void {
     const jobId = shelf.head.id;
-    const { head, lines, things, waiting, conflicts } = rejoined({ ...shelf, waiting: this.#waiting(jobId) }, told);
+    const { head, lines, things, waiting, conflicts, refusals } = rejoined(
+      { ...shelf, waiting: this.#waiting(jobId) },
+      told,
+    );
     this.#jobs.set(jobId, { head, lines, things, own: new Map() });
     this.#outbox = this.#outbox.filter((one) => one.jobId !== jobId);
     for (const change of waiting) this.#send(jobId, change);
     for (const conflict of conflicts) this.#conflicts.set(conflict.id, conflict);
+    for (const refusal of refusals) this.#refusals.set(refusal.id, refusal);
   }
 
   refuse(jobId: string, code: KeptRefusal['code']): Promise<void> {

@@ -9,12 +9,13 @@ import {
   type ThingWire,
 } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
-import type { Batch, JobHead, KeptConflict, LocalJob, Settlement, Things } from './local-store.ts';
+import type { Batch, JobHead, KeptConflict, KeptRefusal, LocalJob, Settlement, Things } from './local-store.ts';
 import {
   adoptedHead,
   baseOf,
   changeSubject,
   NO_THINGS,
+  refusalOf,
   sameWords,
   saysTheSame,
   thingsOf,
@@ -28,6 +29,7 @@ export interface Rejoined {
   readonly things: Things;
   readonly waiting: readonly Change[];
   readonly conflicts: readonly KeptConflict[];
+  readonly refusals: readonly KeptRefusal[];
 }
 
 /**
@@ -56,7 +58,7 @@ export function rejoined(
   const waits = new Set(ours.waiting.map(changeSubject));
   /** Up to here both sides had the same; not at all where they know nothing of each other's history. */
   const common = told === undefined ? -1 : commonRevision(ours.head, told);
-  const side = { common, isOwn: (id: string) => waits.has(id) || ours.own.has(id) };
+  const side = { common, isReader: told?.role === 'read', isOwn: (id: string) => waits.has(id) || ours.own.has(id) };
   const lines = meet(ours.lines, told?.lines ?? [], side, saysTheSame);
   const things = THING_KINDS.map((kind) => {
     const theirs: readonly ThingWire[] = told ? thingsOf(told)[kind] : [];
@@ -70,17 +72,29 @@ export function rejoined(
     return [kind, met] as const;
   });
   const { head } = ours;
-  // Who only reads sends nothing: what the server has is what there is.
-  if (head.role === 'read' && told)
-    return {
-      head: adoptedHead(head, told, waits),
-      lines: told.lines,
-      things: thingsOf(told),
-      waiting: [],
-      conflicts: [],
-    };
   const begin: readonly Change[] =
     told === undefined ? [{ id: uuidv7(), kind: 'job.add', title: head.title, reading: head.reading }] : [];
+  const changes = [
+    ...begin,
+    ...ours.waiting.filter(({ kind }) => kind === 'job.reading'),
+    ...[...lines.values()]
+      .sort(({ is: a }, { is: b }) => (a.number ?? 0) - (b.number ?? 0))
+      .flatMap((met) => (met.sends ? lineAgain(met.is, met.was) : [])),
+    ...things.flatMap(([kind, met]) =>
+      [...met.values()].flatMap(({ is, was, sends }) => (sends ? thingAgain(kind, is, was) : [])),
+    ),
+  ];
+  const conflicts = [...[...lines.values()].flatMap(({ apart }) => apart ?? []), ...besides(ours, lines)].map(
+    (mine) => {
+      return { id: uuidv7(), jobId: head.id, lineId: mine.id, mine, changes: [] };
+    },
+  );
+  if (told?.role === 'read') {
+    // Who may only read sends nothing: what they wrote can be copied away, and the server's stands.
+    const refusals = changes.map((change) => refusalOf(head.id, change, 'job.read_only'));
+    const asTold = { head: adoptedHead(head, told, waits), lines: told.lines, things: thingsOf(told) };
+    return { ...asTold, waiting: [], conflicts, refusals };
+  }
   return {
     head: told ? adoptedHead(head, told, waits) : { ...head, revision: 0, history: undefined },
     lines: [...lines.values()].map(({ is }) => is),
@@ -88,19 +102,9 @@ export function rejoined(
       ...NO_THINGS,
       ...Object.fromEntries(things.map(([kind, met]) => [kind, [...met.values()].map(({ is }) => is)])),
     },
-    waiting: [
-      ...begin,
-      ...ours.waiting.filter(({ kind }) => kind === 'job.reading'),
-      ...[...lines.values()]
-        .sort(({ is: a }, { is: b }) => (a.number ?? 0) - (b.number ?? 0))
-        .flatMap((met) => (met.sends ? lineAgain(met.is, met.was) : [])),
-      ...things.flatMap(([kind, met]) =>
-        [...met.values()].flatMap(({ is, was, sends }) => (sends ? thingAgain(kind, is, was) : [])),
-      ),
-    ],
-    conflicts: [...[...lines.values()].flatMap(({ apart }) => apart ?? []), ...besides(ours, lines)].map((mine) => {
-      return { id: uuidv7(), jobId: head.id, lineId: mine.id, mine, changes: [] };
-    }),
+    waiting: changes,
+    conflicts,
+    refusals: [],
   };
 }
 
@@ -149,7 +153,7 @@ interface Met<T> {
 function meet<T extends LineWire | ThingWire>(
   ours: readonly T[],
   theirs: readonly T[],
-  { common, isOwn }: { readonly common: number; isOwn(id: string): boolean },
+  { common, isReader, isOwn }: { readonly common: number; readonly isReader: boolean; isOwn(id: string): boolean },
   same: (one: T, other: T) => boolean,
 ): Map<string, Met<T>> {
   const met = new Map<string, Met<T>>(theirs.map((was) => [was.id, { is: was, was, sends: false }]));
@@ -158,6 +162,7 @@ function meet<T extends LineWire | ThingWire>(
     const isLater = isOwn(one.id) || (one.revision > common && !one.deleted);
     /** Written here, on what the server has. What others wrote they send again themselves, as it was last. */
     const isBuilt = isOwn(one.id) && was !== undefined && was.revision <= common && one.revision >= was.revision;
+    if (isReader && !isOwn(one.id)) continue;
     if (was === undefined) met.set(one.id, { is: { ...one, revision: 0 }, was, sends: true });
     // Also where the server happens to say the same: whoever else writes it on what the backup had learns that it was written.
     else if (!isLater || (same(one, was) && !isBuilt)) continue;

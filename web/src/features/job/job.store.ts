@@ -87,6 +87,7 @@ export const useJobStore = defineStore('job', () => {
     failure,
     jobId: () => job.value?.id,
     isReader: () => job.value?.role === 'read',
+    onlyReads,
     rows: () => rows.value,
     lines: () => lines,
     things: () => things,

@@ -13,8 +13,10 @@ export interface StepsOf {
   readonly device: Device;
   readonly failure: Ref<string | undefined>;
   jobId(): string | undefined;
-  /** Nothing is changed here: there is no step. */
+  /** Nothing may be changed here: there is no step. */
   isReader(): boolean;
+  /** The same, and whoever tries is told. */
+  onlyReads(): boolean;
   /** The rows as they are shown, to follow when they change. */
   rows(): unknown;
   lines(): ReadonlyMap<string, LineWire>;
@@ -111,6 +113,7 @@ export function useStepsBack(job: StepsOf) {
 
   /** Settles a conflict: with one's own words, or by leaving the line as it is now. */
   function resolveConflict({ kept }: Conflict, keep: 'mine' | 'theirs'): void {
+    if (keep === 'mine' && job.onlyReads()) return;
     keptConflicts.value = keptConflicts.value.filter(({ id }) => id !== kept.id);
     void job.device.store().then((local) => local.dropConflict(kept));
     const line = job.lines().get(kept.lineId);
