@@ -4,7 +4,7 @@ const only = (name, from, allowed, comment) => ({
   comment,
   severity: 'error',
   from: { path: from },
-  to: { path: '^(core|contract|server|web|e2e|benchmarks|tools)/', pathNot: allowed },
+  to: { path: '^(core|contract|server|web|simulator|e2e|benchmarks|tools)/', pathNot: allowed },
 });
 
 /** Within the core, floor by floor. */
@@ -51,11 +51,17 @@ module.exports = {
       '^(contract|e2e|tools)/',
       'Browser tests know the interface, not the code.',
     ),
+    only(
+      'simulator-knows-both-ends',
+      '^simulator/',
+      '^(contract|core|server|web|simulator)/',
+      'Nothing but the simulator puts the page and the server together.',
+    ),
     {
       name: 'core-through-its-index',
       comment: 'Other workspaces import the public names of the core and the contract alone.',
       severity: 'error',
-      from: { pathNot: '^(core|benchmarks)/', path: '^(contract|server|web|e2e|tools)/' },
+      from: { pathNot: '^(core|benchmarks)/', path: '^(contract|server|web|simulator|e2e|tools)/' },
       to: { path: '^core/src/', pathNot: '^core/src/(mend/)?index\\.ts$' },
     },
     {

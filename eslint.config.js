@@ -10,6 +10,7 @@ const TYPED = [
   'contract/src/**/*.ts',
   'server/src/**/*.ts',
   'web/src/**/*.{ts,vue}',
+  'simulator/**/*.ts',
   'e2e/**/*.ts',
   'tools/**/*.ts',
   'benchmarks/**/*.ts',

@@ -81,9 +81,9 @@ export class BuildingSite {
   }
 
   async #opened(page: Promise<SimPage>): Promise<void> {
-    let isDone = false;
-    void page.then(() => (isDone = true));
-    for (let tries = 0; !isDone && tries < 100; tries += 1) await this.pass(20);
+    const opened = new Set<SimPage>();
+    void page.then((one) => opened.add(one));
+    for (let tries = 0; opened.size === 0 && tries < 100; tries += 1) await this.pass(20);
   }
 
   /** Time goes by. */

@@ -1,9 +1,9 @@
 import type { Role } from '@sprell/contract';
 import { createPinia, setActivePinia, type Pinia } from 'pinia';
-import { useDevice, type Device, type JobServer, type Told } from '../web/src/adapters/device.ts';
+import { useDevice, type Device, type JobServer } from '../web/src/adapters/device.ts';
 import type { LocalStore, LocalWrite, Written } from '../web/src/adapters/local/local-store.ts';
 import { MemoryStore } from '../web/src/adapters/local/memory-store.ts';
-import { TellingStore } from '../web/src/adapters/local/telling-store.ts';
+import { TellingStore, type Told } from '../web/src/adapters/local/telling-store.ts';
 import { RequestFailure } from '../web/src/adapters/request-failure.ts';
 import { useJobStore } from '../web/src/features/job/job.store.ts';
 import type { Random } from './random.ts';
@@ -151,13 +151,15 @@ export class SimPage {
     const { server, random, name } = device;
     /** On the way there and back it may be lost. */
     const ask = async <T>(work: () => T): Promise<T> => {
-      const away = () => new RequestFailure('offline', 'The server cannot be reached.');
-      if (!device.isOnline) throw away();
+      const there = (isLost = false) => {
+        if (!device.isOnline || isLost) throw new RequestFailure('offline', 'The server cannot be reached.');
+      };
+      there();
       await after(random.below(40));
-      if (!device.isOnline) throw away();
+      there();
       const answer = work();
       await after(random.below(40));
-      if (!device.isOnline || (device.isShaky && random.below(50) === 0)) throw away();
+      there(device.isShaky && random.below(50) === 0);
       return structuredClone(answer);
     };
     return {

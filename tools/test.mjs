@@ -1,6 +1,7 @@
 /**
  * The one check, fastest first. Names on the command line choose parts of it: format, lint, imports, types, reference, core,
- * contract, server, web, build, e2e; stress, which kills the server 50 times, is run by its name alone. Ends with one
+ * contract, server, web, simulator, build, e2e; stress, which kills the server 50 times and simulates 2,000 runs of several
+ * devices, is run by its name alone. Ends with one
  * line, "N passed, N failed": every check counts as one, every test as one.
  */
 import { mkdtempSync, readFileSync, rmSync, existsSync } from 'node:fs';
@@ -26,7 +27,9 @@ async function typeCheck() {
   };
   const lanes = [
     inTurn('core/tsconfig.pure.json', 'core', 'benchmarks', 'tools'),
-    npx('vue-tsc', '-p', 'web').then(() => inTurn('contract', 'server', 'e2e')),
+    npx('vue-tsc', '-p', 'web')
+      .then(() => npx('vue-tsc', '-p', 'simulator'))
+      .then(() => inTurn('contract', 'server', 'e2e')),
   ];
   const failed = (await Promise.allSettled(lanes)).find(({ status }) => status === 'rejected');
   if (failed) throw failed.reason;
@@ -78,6 +81,7 @@ const STEPS = [
         'contract',
         'server',
         'web',
+        'simulator',
         'e2e',
         'tools',
         'benchmarks',
@@ -88,6 +92,7 @@ const STEPS = [
   { name: 'core', counts: true, work: () => tests('core') },
   { name: 'contract', counts: true, work: () => tests('contract') },
   { name: 'web', counts: true, work: () => tests('web') },
+  { name: 'simulator', counts: true, work: () => tests('simulator') },
   { name: 'server', counts: true, work: () => tests('server') },
   { name: 'build', work: build },
   {
@@ -110,6 +115,8 @@ const ON_DEMAND = [
       process.env.SPRELL_STRESS_ROUNDS ??= '50';
       await build();
       await tests('stress');
+      process.env.SPRELL_SIMULATED_RUNS ??= '2000';
+      await tests('simulator');
     },
   },
 ];

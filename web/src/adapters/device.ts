@@ -1,19 +1,9 @@
-import type { KeptThing } from '@sprell/contract';
 import type * as Server from './job-server.ts';
 import { jobServer } from './job-server-loader.ts';
 import { thisBrowsersMemory, type Memory } from './local-memory.ts';
 import type { LocalStore } from './local/local-store.ts';
 import { localStore } from './local/local-store-loader.ts';
-import { TellingStore } from './local/telling-store.ts';
-
-/** What one page of a browser tells the others that it did to what they share. */
-export interface Told {
-  readonly jobId: string;
-  /** Lines and things that are otherwise now; undefined for a job that was taken over as a whole. */
-  readonly ids: readonly string[] | undefined;
-  /** Things that were changed elsewhere too. */
-  readonly apart: readonly KeptThing[];
-}
+import { TellingStore, type Told } from './local/telling-store.ts';
 
 export type JobServer = Pick<typeof Server, 'list' | 'open' | 'since' | 'send' | 'listen'>;
 

@@ -29,7 +29,7 @@ import {
   adopted,
   adoptedHead,
   asWritten,
-  besideTheLine,
+  besideIt,
   changeSubject,
   makes,
   ownAfter,
@@ -189,16 +189,21 @@ export class DexieStore implements LocalStore {
       ]);
       const written = asWritten(what, { head, line, thing });
       const waiting = (await this.#waiting(jobId, [subject])).map(({ change }) => change);
-      const beside = besideTheLine(jobId, written.change, {
+      const beside = besideIt(jobId, written, {
         line: line && asTold(line),
-        own: line?.own,
+        thing,
+        own: (line ?? thing)?.own,
         isSameHistory: (what.head?.history ?? head?.history) === head?.history,
         waiting,
         conflicts: await versions.where({ lineId: subject }).toArray(),
       });
       if (beside?.conflict) await versions.put(beside.conflict);
       if (beside?.agreed) await versions.delete(beside.agreed);
-      if (beside) return { ...written, isApart: true };
+      if (beside?.beside) {
+        const other = await this.write(jobId, beside.beside);
+        return { ...other, apart: [subject, changeSubject(other.change)] };
+      }
+      if (beside) return { ...written, apart: [subject] };
       const ours = {
         jobId,
         own: ownOf({ ...what, change: written.change }, { head, own: (line ?? thing)?.own, waiting }),
@@ -207,7 +212,7 @@ export class DexieStore implements LocalStore {
       if (written.head) await jobs.put(written.head);
       if (written.line) await lines.put({ ...written.line, ...ours });
       if (written.thing) await this.#tables.things(written.thing.kind).put({ ...written.thing.thing, ...ours });
-      return { ...written, isApart: false };
+      return { ...written, apart: [] };
     });
   }
 
@@ -261,13 +266,15 @@ export class DexieStore implements LocalStore {
     const { jobs, lines, outbox, versions, refusals } = this.#tables;
     const ours = await this.open(jobId);
     if (ours === undefined) return;
-    const { head, lines: all, things, waiting, conflicts, refusals: refused } = rejoined(ours, told);
+    const { head, lines: all, things, waiting, conflicts, refusals: refused, own } = rejoined(ours, told);
     await jobs.put(head);
     await lines.where({ jobId }).delete();
-    await lines.bulkPut(all.map((line) => ({ ...line, jobId })));
+    await lines.bulkPut(all.map((line) => ({ ...line, jobId, own: own.get(line.id) })));
     for (const kind of THING_KINDS) {
       await this.#tables.things(kind).where({ jobId }).delete();
-      await this.#tables.things(kind).bulkPut(things[kind].map((thing) => ({ ...thing, jobId })));
+      await this.#tables
+        .things(kind)
+        .bulkPut(things[kind].map((thing) => ({ ...thing, jobId, own: own.get(thing.id) })));
     }
     await outbox.where({ jobId }).delete();
     for (const change of waiting)
@@ -277,9 +284,16 @@ export class DexieStore implements LocalStore {
   }
 
   refuse(jobId: string, code: KeptRefusal['code']): Promise<void> {
-    const { outbox, refusals } = this.#tables;
-    return this.#tables.transaction('rw', [outbox, refusals], async () => {
+    const { jobs, lines, scales, setOuts, outbox, refusals } = this.#tables;
+    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox, refusals], async () => {
       const waiting = await this.#waiting(jobId, undefined);
+      // What the server never had goes; what it has is read anew, all of it.
+      for (const table of [lines, scales, setOuts] as readonly Table<LineRow | ThingRow>[])
+        await table
+          .where({ jobId })
+          .and(({ revision }) => revision === 0)
+          .delete();
+      await jobs.update(jobId, { revision: 0 });
       await refusals.bulkPut(waiting.map(({ change }) => refusalOf(jobId, change, code)));
       await outbox.where({ jobId }).delete();
     });

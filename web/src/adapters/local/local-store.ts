@@ -67,8 +67,11 @@ export interface LocalWrite {
 
 /** A change as it was written down. */
 export interface Written extends LocalWrite {
-  /** Another page of this browser had written the line, which stands as that has it; this one is a version beside it. */
-  readonly isApart: boolean;
+  /**
+   * Ids of lines and things that are otherwise than whoever wrote knows: somebody else had written what it changes, which
+   * stands, and this stands beside it.
+   */
+  readonly apart: readonly string[];
 }
 
 /** What came of changes that were sent. */

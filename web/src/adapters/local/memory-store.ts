@@ -25,7 +25,7 @@ import {
   adopted,
   adoptedHead,
   asWritten,
-  besideTheLine,
+  besideIt,
   changeSubject,
   makes,
   NO_THINGS,
@@ -92,15 +92,16 @@ export class MemoryStore implements LocalStore {
     return new Set(this.#waiting(jobId).map(changeSubject));
   }
 
-  write(jobId: string, what: LocalWrite): Promise<Written> {
+  async write(jobId: string, what: LocalWrite): Promise<Written> {
     const shelf = this.#jobs.get(jobId);
     const subject = changeSubject(what.change);
     const line = shelf?.lines.find(({ id }) => id === what.line?.id);
     const thing = shelf && thingOf(shelf, what.thing?.thing.id);
     const written = asWritten(what, { head: shelf?.head, line, thing });
     const waiting = this.#waiting(jobId).filter((change) => changeSubject(change) === subject);
-    const beside = besideTheLine(jobId, written.change, {
+    const beside = besideIt(jobId, written, {
       line,
+      thing,
       own: shelf?.own.get(subject),
       isSameHistory: (what.head?.history ?? shelf?.head.history) === shelf?.head.history,
       waiting,
@@ -108,11 +109,15 @@ export class MemoryStore implements LocalStore {
     });
     if (beside?.conflict) this.#conflicts.set(beside.conflict.id, beside.conflict);
     if (beside?.agreed) this.#conflicts.delete(beside.agreed);
-    if (beside) return Promise.resolve({ ...written, isApart: true });
+    if (beside?.beside) {
+      const other = await this.write(jobId, beside.beside);
+      return { ...other, apart: [subject, changeSubject(other.change)] };
+    }
+    if (beside) return { ...written, apart: [subject] };
     this.#send(jobId, written.change);
     const here = { head: shelf?.head, own: shelf?.own.get(subject), waiting };
     this.#put(jobId, written, ownOf({ ...what, change: written.change }, here));
-    return Promise.resolve({ ...written, isApart: false });
+    return { ...written, apart: [] };
   }
 
   /** @param own of what is put: undefined for what somebody else wrote */
@@ -172,11 +177,8 @@ export class MemoryStore implements LocalStore {
 
   #rejoin(shelf: Shelf, told: JobWire | undefined): void {
     const jobId = shelf.head.id;
-    const { head, lines, things, waiting, conflicts, refusals } = rejoined(
-      { ...shelf, waiting: this.#waiting(jobId) },
-      told,
-    );
-    this.#jobs.set(jobId, { head, lines, things, own: new Map() });
+    const { waiting, conflicts, refusals, ...shelved } = rejoined({ ...shelf, waiting: this.#waiting(jobId) }, told);
+    this.#jobs.set(jobId, shelved);
     this.#outbox = this.#outbox.filter((one) => one.jobId !== jobId);
     for (const change of waiting) this.#send(jobId, change);
     for (const conflict of conflicts) this.#conflicts.set(conflict.id, conflict);
@@ -186,6 +188,16 @@ export class MemoryStore implements LocalStore {
   refuse(jobId: string, code: KeptRefusal['code']): Promise<void> {
     for (const change of this.#waiting(jobId)) this.#refusals.set(change.id, refusalOf(jobId, change, code));
     this.#outbox = this.#outbox.filter((one) => one.jobId !== jobId);
+    const shelf = this.#jobs.get(jobId);
+    // What the server never had goes; what it has is read anew, all of it.
+    const had = ({ revision }: LineWire | ThingWire) => revision > 0;
+    if (shelf)
+      this.#jobs.set(jobId, {
+        head: { ...shelf.head, revision: 0 },
+        lines: shelf.lines.filter(had),
+        things: thingsBy((kind) => shelf.things[kind].filter(had)),
+        own: shelf.own,
+      });
     return Promise.resolve();
   }
 

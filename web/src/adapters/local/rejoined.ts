@@ -9,7 +9,7 @@ import {
   type ThingWire,
 } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
-import type { Batch, JobHead, KeptConflict, KeptRefusal, LocalJob, Settlement, Things } from './local-store.ts';
+import type { Batch, JobHead, KeptConflict, KeptRefusal, LocalJob, Own, Settlement, Things } from './local-store.ts';
 import {
   adoptedHead,
   baseOf,
@@ -30,6 +30,8 @@ export interface Rejoined {
   readonly waiting: readonly Change[];
   readonly conflicts: readonly KeptConflict[];
   readonly refusals: readonly KeptRefusal[];
+  /** As `LocalJob` has it: of what is sent again. */
+  readonly own: ReadonlyMap<string, Own>;
 }
 
 /**
@@ -93,7 +95,7 @@ export function rejoined(
     // Who may only read sends nothing: what they wrote can be copied away, and the server's stands.
     const refusals = changes.map((change) => refusalOf(head.id, change, 'job.read_only'));
     const asTold = { head: adoptedHead(head, told, waits), lines: told.lines, things: thingsOf(told) };
-    return { ...asTold, waiting: [], conflicts, refusals };
+    return { ...asTold, waiting: [], conflicts, refusals, own: new Map() };
   }
   return {
     head: told ? adoptedHead(head, told, waits) : { ...head, revision: 0, history: undefined },
@@ -105,6 +107,9 @@ export function rejoined(
     waiting: changes,
     conflicts,
     refusals: [],
+    own: new Map(
+      changes.map((change) => [changeSubject(change), { knew: told?.revision ?? 0, by: change.id, named: false }]),
+    ),
   };
 }
 

@@ -7,6 +7,8 @@ import {
   type JobWire,
   type KeptThing,
   type LineWire,
+  type ThingContent,
+  type ThingKind,
   type ThingWire,
 } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
@@ -150,7 +152,7 @@ function settledThing(
   { kind, thing: theirs, isConflict }: NonNullable<ReturnType<typeof thingResult>>,
   here: Here,
 ): Settled {
-  if (isConflict) return { thing: { kind, thing: theirs }, ...besideIt(changeId, { kind, thing: theirs }, here) };
+  if (isConflict) return { thing: { kind, thing: theirs }, ...ourVersion(changeId, { kind, thing: theirs }, here) };
   const thing = here.thing && here.waiting.length > 0 ? { ...here.thing, revision: theirs.revision } : theirs;
   return { thing: { kind, thing } };
 }
@@ -159,21 +161,12 @@ function settledThing(
  * A thing that was written here and elsewhere: theirs stays in its place, ours becomes another, as it was written last, so
  * that neither is lost.
  */
-function besideIt(changeId: string, { kind, thing: theirs }: KeptThing, { sent, waiting }: Here): Settled {
+function ourVersion(changeId: string, { kind, thing: theirs }: KeptThing, { sent, waiting }: Here): Settled {
   const answered = sent.filter((change) => changeSubject(change) === theirs.id);
   if (answered.at(-1)?.id !== changeId) return {};
-  const absorbed = waiting.map(({ id: waits }) => waits);
-  const step = thingStep((waiting.at(-1) ?? answered.at(-1)) as Change);
-  if (step?.content === undefined) return { absorbed };
-  const { content } = step;
-  const id = uuidv7();
-  return {
-    absorbed,
-    beside: {
-      change: thingChange(uuidv7(), { kind, id, step: 'add', base: undefined, content }),
-      thing: { kind, thing: { id, ...content, revision: 0, deleted: false } as ThingWire },
-    },
-  };
+  const absorbed = waiting.map(({ id }) => id);
+  const content = thingStep((waiting.at(-1) ?? answered.at(-1)) as Change)?.content;
+  return content ? { absorbed, beside: another(kind, content) } : { absorbed };
 }
 
 /** What came of a batch, for those who show it. */
@@ -218,26 +211,38 @@ export function ownStill<T extends { readonly id: string; readonly revision: num
 }
 
 /**
- * A change of a line that was not made on the line as it stands here: another page of this browser wrote it meanwhile, or
+ * A change that was not made on the line or thing as it stands here: another page of this browser wrote it meanwhile, or
  * what came from elsewhere. It does not take the place of that, but stands beside it.
  */
-export function besideTheLine(
+export function besideIt(
   jobId: string,
-  change: Change,
-  here: Pick<Here, 'line' | 'waiting' | 'conflicts'> & {
+  { change, line, thing }: LocalWrite,
+  here: Pick<Here, 'line' | 'thing' | 'waiting' | 'conflicts'> & {
     readonly own: Own | undefined;
     /** The revisions that it speaks of are those of the job as it is here. */
     readonly isSameHistory: boolean;
   },
-): Pick<Settled, 'conflict' | 'agreed'> | undefined {
-  const { line, waiting, own } = here;
-  if (line === undefined || !('lineId' in change) || !('base' in change)) return undefined;
-  const last = waiting.at(-1)?.id;
+): Pick<Settled, 'conflict' | 'agreed' | 'beside'> | undefined {
+  const stands = here.line ?? here.thing;
+  if (stands === undefined || !('base' in change)) return undefined;
+  const last = here.waiting.at(-1)?.id;
   const isBuilt =
     last === undefined
-      ? (here.isSameHistory && change.base === line.revision) || change.base === own?.by
+      ? (here.isSameHistory && change.base === stands.revision) || change.base === here.own?.by
       : change.base === last;
-  return isBuilt ? undefined : versionOf(jobId, change, line, { conflicts: here.conflicts, waiting: [] });
+  if (isBuilt) return undefined;
+  if (line && here.line) return versionOf(jobId, change, here.line, { conflicts: here.conflicts, waiting: [] });
+  const content = thingStep(change)?.content;
+  return thing && content ? { beside: another(thing.kind, content) } : {};
+}
+
+/** A thing of its own, to be added. */
+function another(kind: ThingKind, content: ThingContent): LocalWrite & { readonly thing: KeptThing } {
+  const id = uuidv7();
+  return {
+    change: thingChange(uuidv7(), { kind, id, step: 'add', base: undefined, content }),
+    thing: { kind, thing: { id, ...content, revision: 0, deleted: false } as ThingWire },
+  };
 }
 
 /** A change that will not be done, for the same reason as all that wait with it. */

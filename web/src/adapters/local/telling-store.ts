@@ -1,5 +1,4 @@
-import type { ChangeResult, JobWire } from '@sprell/contract';
-import type { Told } from '../device.ts';
+import type { ChangeResult, JobWire, KeptThing } from '@sprell/contract';
 import type {
   Batch,
   JobHead,
@@ -12,6 +11,15 @@ import type {
   Written,
 } from './local-store.ts';
 import { changeSubject } from './settled.ts';
+
+/** What one page of a browser tells the others that it did to what they share. */
+export interface Told {
+  readonly jobId: string;
+  /** Lines and things that are otherwise now; undefined for a job that was taken over as a whole. */
+  readonly ids: readonly string[] | undefined;
+  /** Things that were changed elsewhere too. */
+  readonly apart: readonly KeptThing[];
+}
 
 /** The jobs of this device, for one of several pages: what it writes is told to the others once it is written. */
 export class TellingStore implements LocalStore {
@@ -35,7 +43,7 @@ export class TellingStore implements LocalStore {
 
   async write(jobId: string, what: LocalWrite): Promise<Written> {
     const written = await this.#store.write(jobId, what);
-    this.#tell({ jobId, ids: [changeSubject(written.change)], apart: [] });
+    this.#tell({ jobId, ids: [changeSubject(written.change), ...written.apart], apart: [] });
     return written;
   }
 

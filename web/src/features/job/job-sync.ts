@@ -144,7 +144,10 @@ export function useJobSync(kept: KeptJob) {
       if (head.role !== 'own' || head.revision === 0) return;
       await notThere(head);
     } else {
-      if (code === 'job.read_only') await local.refuse(jobId, code);
+      if (code === 'job.read_only') {
+        await local.refuse(jobId, code);
+        await lookAt(jobId, undefined);
+      }
       await takeOver(jobId);
     }
     await outbox.retry();
@@ -317,8 +320,8 @@ export function useJobSync(kept: KeptJob) {
       const local = await device.store();
       for (let first = loose[0]; first !== undefined; first = loose[0]) {
         try {
-          const { line, change, isApart } = await local.write(first.jobId, first.what);
-          if (isApart) void lookAt(first.jobId, [changeSubject(change)]);
+          const { line, apart } = await local.write(first.jobId, first.what);
+          if (apart.length > 0) void lookAt(first.jobId, apart);
           else if (line && line.number !== first.what.line?.number && job.value?.id === first.jobId)
             kept.renumber(line);
         } catch {
