@@ -203,12 +203,13 @@ export class DexieStore implements LocalStore {
         const other = await this.write(jobId, beside.beside);
         return { ...other, apart: [subject, changeSubject(other.change)] };
       }
-      if (beside) return { ...written, apart: [subject] };
+      if (beside && !beside.rebased) return { ...written, apart: [subject] };
+      const change = beside?.rebased ?? written.change;
       const ours = {
         jobId,
-        own: ownOf({ ...what, change: written.change }, { head, own: (line ?? thing)?.own, waiting }),
+        own: ownOf({ ...what, change }, { head, own: (line ?? thing)?.own, waiting }),
       };
-      await outbox.add({ jobId, subject, version: CHANGE_VERSION, change: written.change } as OutboxRow);
+      await outbox.add({ jobId, subject, version: CHANGE_VERSION, change } as OutboxRow);
       if (written.head) await jobs.put(written.head);
       if (written.line) await lines.put({ ...written.line, ...ours });
       if (written.thing) await this.#tables.things(written.thing.kind).put({ ...written.thing.thing, ...ours });

@@ -113,10 +113,11 @@ export class MemoryStore implements LocalStore {
       const other = await this.write(jobId, beside.beside);
       return { ...other, apart: [subject, changeSubject(other.change)] };
     }
-    if (beside) return { ...written, apart: [subject] };
-    this.#send(jobId, written.change);
+    if (beside && !beside.rebased) return { ...written, apart: [subject] };
+    const change = beside?.rebased ?? written.change;
+    this.#send(jobId, change);
     const here = { head: shelf?.head, own: shelf?.own.get(subject), waiting };
-    this.#put(jobId, written, ownOf({ ...what, change: written.change }, here));
+    this.#put(jobId, written, ownOf({ ...what, change }, here));
     return { ...written, apart: [] };
   }
 

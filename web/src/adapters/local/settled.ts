@@ -222,7 +222,7 @@ export function besideIt(
     /** The revisions that it speaks of are those of the job as it is here. */
     readonly isSameHistory: boolean;
   },
-): Pick<Settled, 'conflict' | 'agreed' | 'beside'> | undefined {
+): (Pick<Settled, 'conflict' | 'agreed' | 'beside'> & { readonly rebased?: Change }) | undefined {
   const stands = here.line ?? here.thing;
   if (stands === undefined || !('base' in change)) return undefined;
   const last = here.waiting.at(-1)?.id;
@@ -231,6 +231,8 @@ export function besideIt(
       ? (here.isSameHistory && change.base === stands.revision) || change.base === here.own?.by
       : change.base === last;
   if (isBuilt) return undefined;
+  // It says what stands there: written on that, so that whoever wrote something else meanwhile learns of it.
+  if (line && here.line && sameWords(line, here.line)) return { rebased: { ...change, base: last ?? stands.revision } };
   if (line && here.line) return versionOf(jobId, change, here.line, { conflicts: here.conflicts, waiting: [] });
   const content = thingStep(change)?.content;
   return thing && content ? { beside: another(thing.kind, content) } : {};
