@@ -304,6 +304,7 @@ export class BuildingSite {
       for (const { mine } of here?.conflicts ?? []) if (!mine.deleted) somewhere.add(mine.label);
       for (const { change } of here?.refusals ?? []) {
         if ('label' in change) somewhere.add(change.label);
+        if (change.kind === 'line.restore') somewhere.add(theirs.get(change.lineId)?.label);
         if ('scale' in change) somewhere.add(change.scale.name);
       }
       expect([...(here?.things.scale ?? [])].sort(byAge), `scales kept by ${device.name}`).toEqual(

@@ -32,6 +32,7 @@ import {
   besideIt,
   changeSubject,
   makes,
+  neverThere,
   ownAfter,
   ownOf,
   ownStill,
@@ -324,6 +325,9 @@ export class DexieStore implements LocalStore {
       if (isOfAnotherHistory(batch, await jobs.get(jobId))) return NOTHING_SETTLED;
       await outbox.bulkDelete([...places]);
       await refusals.bulkPut(refusalsOf(jobId, sent, results));
+      const never = neverThere(jobId, sent, results);
+      for (const table of [lines, scales, setOuts] as readonly Table<LineRow | ThingRow>[])
+        for (const row of await table.bulkGet([...never])) if (row?.revision === 0) await table.delete(row.id);
       const all: Settled[] = [];
       for (const result of results) {
         const subject = resultSubject(result);

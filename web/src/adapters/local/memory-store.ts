@@ -28,6 +28,7 @@ import {
   besideIt,
   changeSubject,
   makes,
+  neverThere,
   NO_THINGS,
   ownAfter,
   ownOf,
@@ -189,17 +190,18 @@ export class MemoryStore implements LocalStore {
   refuse(jobId: string, code: KeptRefusal['code']): Promise<void> {
     for (const change of this.#waiting(jobId)) this.#refusals.set(change.id, refusalOf(jobId, change, code));
     this.#outbox = this.#outbox.filter((one) => one.jobId !== jobId);
-    const shelf = this.#jobs.get(jobId);
     // What the server never had goes; what it has is read anew, all of it.
-    const had = ({ revision }: LineWire | ThingWire) => revision > 0;
-    if (shelf)
-      this.#jobs.set(jobId, {
-        head: { ...shelf.head, revision: 0 },
-        lines: shelf.lines.filter(had),
-        things: thingsBy((kind) => shelf.things[kind].filter(had)),
-        own: shelf.own,
-      });
+    this.#keepOnly(jobId, ({ revision }) => revision > 0);
+    const shelf = this.#jobs.get(jobId);
+    if (shelf) this.#jobs.set(jobId, { ...shelf, head: { ...shelf.head, revision: 0 } });
     return Promise.resolve();
+  }
+
+  #keepOnly(jobId: string, stays: (one: LineWire | ThingWire) => boolean): void {
+    const shelf = this.#jobs.get(jobId);
+    if (!shelf) return;
+    const things = thingsBy((kind) => (shelf.things[kind] as readonly ThingWire[]).filter(stays));
+    this.#jobs.set(jobId, { ...shelf, lines: shelf.lines.filter(stays), things });
   }
 
   #send(jobId: string, change: Change): void {
@@ -225,6 +227,8 @@ export class MemoryStore implements LocalStore {
     if (isOfAnotherHistory(batch, this.#jobs.get(jobId)?.head)) return NOTHING_SETTLED;
     this.#outbox = this.#outbox.filter(({ place }) => !places.includes(place));
     for (const refusal of refusalsOf(jobId, sent, results)) this.#refusals.set(refusal.id, refusal);
+    const never = new Set(neverThere(jobId, sent, results));
+    this.#keepOnly(jobId, ({ id, revision }) => revision > 0 || !never.has(id));
     const all: Settled[] = [];
     for (const result of results) {
       const subject = resultSubject(result);

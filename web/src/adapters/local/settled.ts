@@ -266,6 +266,16 @@ export function refusalsOf(jobId: string, sent: readonly Change[], results: read
   });
 }
 
+/** Ids of what the server says it never had: it stands in what was refused, and not on the slate. */
+export const neverThere = (
+  jobId: string,
+  sent: readonly Change[],
+  results: readonly ChangeResult[],
+): readonly string[] =>
+  refusalsOf(jobId, sent, results)
+    .filter(({ code }) => code.endsWith('.not_found'))
+    .map(({ change }) => changeSubject(change));
+
 /** The change was to make what it speaks of. */
 export const makes = ({ kind }: Change): boolean => kind === 'line.words' || kind.endsWith('.add');
 

@@ -47,6 +47,8 @@ export function useJobSync(kept: KeptJob) {
   const lookAgain = () => {
     if (document.visibilityState !== 'visible' || !job.value) return;
     if (loose.length > 0) writeDown();
+    // Another page may have ended before it could tell what it did.
+    void lookAt(job.value.id, undefined).catch(() => undefined);
     void catchUp().catch(() => undefined);
   };
   useEventListener(window, 'online', lookAgain);
