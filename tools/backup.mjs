@@ -1,20 +1,18 @@
 /** The commands bin/backup and bin/restore: the database of a start as one file, and back. */
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { backup, restore } from './lib/backup.mjs';
 import { clusterHome, startCluster } from './lib/cluster.mjs';
 import { at } from './lib/paths.mjs';
-import { isAlive, Plain, report } from './lib/processes.mjs';
+import { lockedBy } from './lib/lock.mjs';
+import { Plain, report } from './lib/processes.mjs';
 
 const [what, ...args] = process.argv.slice(2);
 const USAGE = `bin/${what} [--demo] FILE
   --demo  of the start with the demo jobs; otherwise of the start for real use
 DATABASE_URL  uses a PostgreSQL server that is already there`;
 
-function isRunning(data, kind) {
-  const lock = join(data, `${kind}.lock`);
-  return existsSync(lock) && isAlive(Number(readFileSync(lock, 'utf8').split('\n')[0]));
-}
+const isRunning = (data, kind) => lockedBy(join(data, `${kind}.lock`)).holder !== undefined;
 
 async function main() {
   const files = args.filter((argument) => !argument.startsWith('--'));

@@ -10,7 +10,8 @@ import { buildServer, buildWeb } from './lib/build.mjs';
 import { clusterHome, removeCluster, startCluster } from './lib/cluster.mjs';
 import { ensurePackages } from './lib/install.mjs';
 import { at } from './lib/paths.mjs';
-import { isAlive, Plain, report } from './lib/processes.mjs';
+import { lockedBy, writeLock } from './lib/lock.mjs';
+import { Plain, report } from './lib/processes.mjs';
 import { startServer } from './lib/server-process.mjs';
 
 const USAGE = `bin/start [--real] [--fresh]
@@ -26,14 +27,12 @@ function readOptions(args) {
   return { real: args.includes('--real'), fresh: args.includes('--fresh'), help: args.includes('--help') };
 }
 
-/** Keeps two starts of one kind apart. A lock left behind by kill -9 names a process that is gone, and is taken over. */
+/** Keeps two starts of one kind apart. A lock left behind by kill -9 or a power cut is taken over. */
 function takeLock(file) {
-  if (existsSync(file)) {
-    const [pid, address] = readFileSync(file, 'utf8').split('\n');
-    if (isAlive(Number(pid)) && Number(pid) !== process.pid)
-      throw new Plain(`Sprell is running already${address ? ` at ${address}` : ''}.`);
-  }
-  writeFileSync(file, `${process.pid}\n`);
+  const { holder, address } = lockedBy(file);
+  if (holder !== undefined && holder !== process.pid)
+    throw new Plain(`Sprell is running already${address ? ` at ${address}` : ''}.`);
+  writeLock(file, '');
 }
 
 function isFree(port) {
@@ -73,6 +72,21 @@ async function openStore(options, folder) {
   const store = await startCluster(home);
   if (store.adopted) console.log('Found its database still running, and goes on with it.');
   return store;
+}
+
+const LOOK_EVERY = 1000;
+
+/** Brings the database back when it ended by itself, as it does on a full disk; until that works, again and again. */
+function keepRunning({ isRunning, revive }) {
+  if (isRunning === undefined) return () => undefined;
+  let isAway = false;
+  const timer = setInterval(() => {
+    if (isRunning()) return;
+    if (!isAway) console.log('The database has ended by itself; it is being started again.');
+    isAway = !revive();
+    if (!isAway) console.log('The database is back.');
+  }, LOOK_EVERY);
+  return () => clearInterval(timer);
 }
 
 async function main() {
@@ -115,8 +129,9 @@ async function main() {
         });
         stops.unshift(() => server.stop());
         const address = `http://127.0.0.1:${server.port}/`;
-        writeFileSync(lock, `${process.pid}\n${address}\n`);
+        writeLock(lock, address);
         console.log(`\nSprell is at ${address}${options.real ? '' : '  (with the demo jobs)'}\nCtrl-C stops it.`);
+        stops.unshift(keepRunning(store));
         const ended = await Promise.race([told.then(() => false), server.exited.then(() => true)]);
         if (ended) throw new Plain('The server ended by itself; its last lines are above.');
       }

@@ -1,5 +1,6 @@
 /** Running other programs, and ending those that we started. */
 import { spawn, spawnSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 
 /** A sentence for the person at the terminal; printed without a stack. */
 export class Plain extends Error {}
@@ -29,6 +30,25 @@ export function isAlive(pid) {
     return true;
   } catch (error) {
     return error.code === 'EPERM';
+  }
+}
+
+/** The command that a process was started by; undefined where this system does not tell. */
+export function commandOf(pid) {
+  try {
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').replaceAll('\0', ' ');
+  } catch {
+    return undefined;
+  }
+}
+
+/** What tells a process from a later one of the same number: when it was started, and since which start of the machine. */
+export function birthOf(pid) {
+  try {
+    const [, after] = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ');
+    return `${after.split(' ')[19]} ${readFileSync('/proc/sys/kernel/random/boot_id', 'utf8').trim()}`;
+  } catch {
+    return '';
   }
 }
 

@@ -226,8 +226,37 @@ describe('the one path for writes', () => {
     ]);
     expect(none.results).toMatchObject([
       { status: 'refused', code: 'scale.not_found' },
-      { status: 'refused', code: 'scale.id_unusable' },
+      // It says something else by now.
+      { status: 'scale.conflict', scale: { revision: 4 } },
     ]);
+  });
+
+  it('takes a line that several devices send again, once, and what else it says for another version', async () => {
+    const lineId = uuidv7();
+    const add = anAdd({ lineId });
+    await send([add]);
+    const { body } = await send([
+      { ...add, id: uuidv7() },
+      { ...add, id: uuidv7(), source: `9'` },
+    ]);
+    const { line: first } = body.results[0] as { line: { source: string; revision: number } };
+    expect(body.results).toMatchObject([
+      { status: 'applied', line: { id: lineId } },
+      { status: 'conflict', line: { id: lineId, source: first.source, revision: first.revision } },
+    ]);
+  });
+
+  it('does nothing of what was made in another history of the job than it has', async () => {
+    const { history, revision } = (await stored()) as unknown as { history: string; revision: number };
+    const changes = [anAdd()];
+    const path = `/api/jobs/${jobId}/changes`;
+    const other = await me.browser.post(path).send({ changes, history: uuidv7() });
+    expect([other.status, (other.body as { code: string }).code, (await stored()).revision]).toEqual([
+      409,
+      'job.restored',
+      revision,
+    ]);
+    await me.browser.post(path).send({ changes, history }).expect(200);
   });
 
   it('keeps setting-outs the same way, field by field, and mixes nothing up with scales', async () => {
@@ -251,7 +280,7 @@ describe('the one path for writes', () => {
       { ...late, id: uuidv7(), setOutId: uuidv7() },
       { ...add, id: uuidv7() },
     ]);
-    expect(none.body.results).toMatchObject([{ code: 'setout.not_found' }, { code: 'setout.id_unusable' }]);
+    expect(none.body.results).toMatchObject([{ code: 'setout.not_found' }, { status: 'setout.conflict' }]);
     const uneven = await send([{ ...add, id: uuidv7(), setOutId: uuidv7(), setOut: { ...gable, entries: ['1'] } }]);
     expect(uneven.body.results).toMatchObject([{ status: 'refused', code: 'change.unfit' }]);
   });

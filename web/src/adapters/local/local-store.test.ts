@@ -64,7 +64,7 @@ describe.each<[string, () => Promise<LocalStore>]>([
 ])('the jobs of this device, %s', (_, open) => {
   it('hold a change and what it leaves behind, in order, until the server has answered', async () => {
     const local = await open();
-    const [job, line] = [aJob(), aLine()];
+    const [job, line] = [aJob(), aLine({ revision: 0 })];
     const head = { ...job, lines: undefined, scales: undefined };
     const add: Change = { id: uuidv7(), kind: 'job.add', title: job.title, reading: READING };
     await local.write(job.id, { change: add, head });
@@ -167,11 +167,12 @@ describe.each<[string, () => Promise<LocalStore>]>([
     const job = aJob({ scales: [scale] });
     await local.adopt(job, 'all');
     const { kind, name } = scale;
-    const edit = (site: string): Change & { kind: 'scale.edit' } => {
+    const edit = (site: string, base: number | string): Change & { kind: 'scale.edit' } => {
       const content = { kind, name, paper: '1', site };
-      return { id: uuidv7(), kind: 'scale.edit', scaleId: scale.id, base: scale.revision, scale: content };
+      return { id: uuidv7(), kind: 'scale.edit', scaleId: scale.id, base, scale: content };
     };
-    const [first, second] = [edit('30'), edit('40')];
+    const first = edit('30', scale.revision);
+    const second = edit('40', first.id);
     for (const change of [first, second])
       await local.write(job.id, { change, thing: { kind: 'scale', thing: { ...scale, site: change.scale.site } } });
     const theirs = { ...scale, site: '50', revision: 9 };

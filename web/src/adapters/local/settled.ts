@@ -117,8 +117,6 @@ export function asWritten(
   const next = Math.max(head?.nextNumber ?? 1, here.head?.nextNumber ?? 1);
   const isTaken = change.kind === 'line.add' && here.line === undefined && change.number < (here.head?.nextNumber ?? 1);
   const number = isTaken ? next : (here.line?.number ?? line?.number ?? null);
-  const revisionOf = (one: { readonly revision: number }, other?: { readonly revision: number }) =>
-    (other ?? one).revision;
   const reading = change.kind === 'job.reading' ? head?.reading : (here.head?.reading ?? head?.reading);
   return {
     change: change.kind === 'line.add' ? { ...change, number: number ?? change.number } : change,
@@ -128,15 +126,15 @@ export function asWritten(
         ...(reading && { reading }),
         title: here.head?.title ?? head.title,
         history: here.head?.history,
-        revision: revisionOf(head, here.head),
+        revision: (here.head ?? head).revision,
         nextNumber: isTaken ? next + 1 : next,
       },
     }),
-    ...(line && { line: { ...line, number, revision: revisionOf(line, here.line) } }),
+    ...(line && { line: { ...line, number, revision: here.line?.revision ?? 0 } }),
     ...(thing && {
       thing: {
         kind: thing.kind,
-        thing: { ...thing.thing, revision: revisionOf(thing.thing, here.thing) } as ThingWire,
+        thing: { ...thing.thing, revision: here.thing?.revision ?? 0 } as ThingWire,
       },
     }),
   };
