@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -50,12 +50,17 @@ const answers = (address: string) =>
     () => false,
   );
 
+interface ClusterTool {
+  clusterHome(wanted: string): string;
+  removeCluster(home: string): Promise<void>;
+}
+const cluster = async () => (await import(new URL('../../tools/lib/cluster.mjs', import.meta.url).href)) as ClusterTool;
+const later = () => new Promise((resolve) => setTimeout(resolve, 200));
+
 afterAll(async () => {
   for (const child of children) child.kill('SIGKILL');
-  const { removeCluster } = (await import(new URL('../../tools/lib/cluster.mjs', import.meta.url).href)) as {
-    removeCluster(home: string): Promise<void>;
-  };
-  for (const kind of ['demo', 'real']) await removeCluster(join(data, kind));
+  const { clusterHome, removeCluster } = await cluster();
+  for (const kind of ['demo', 'real']) await removeCluster(clusterHome(join(data, kind)));
   rmSync(data, { recursive: true, force: true });
 });
 
@@ -96,6 +101,32 @@ describe('bin/start', () => {
     expect(second.said()).toContain('Stopped.');
     expect(await answers(second.address)).toBe(false);
     expect(() => readFileSync(join(data, 'demo', 'cluster', 'postmaster.pid'))).toThrow();
+  });
+
+  it('brings its database back when that dies, and starts after a power cut', async () => {
+    const one = await start();
+    const guest = await aGuest(one.address);
+    const home = (await cluster()).clusterHome(join(data, 'demo'));
+    const note = join(home, 'cluster', 'postmaster.pid');
+    const kill = () => {
+      process.kill(Number(readFileSync(note, 'utf8').split('\n')[0]), 'SIGKILL');
+    };
+    kill();
+    while (!one.said().includes('The database is back')) await later();
+    while ((await fetch(`${one.address}api/ready`)).status !== 200) await later();
+    expect((await jobs(one.address, guest))[0]?.title).toBe('Bandstand, Quill Park');
+
+    one.child.kill('SIGKILL');
+    await one.ended;
+    kill();
+    // By now the numbers are those of other processes.
+    const [, ...rest] = readFileSync(note, 'utf8').split('\n');
+    writeFileSync(note, [process.pid, ...rest].join('\n'));
+    writeFileSync(join(data, 'demo.lock'), `${process.pid}\n${one.address}\n4711 another start of the machine\n`);
+    const two = await start();
+    expect((await jobs(two.address, { ...guest, Origin: new URL(two.address).origin }))[0]?.lines).toBeGreaterThan(40);
+    two.child.kill('SIGTERM');
+    expect(await two.ended).toBe(0);
   });
 
   it('starts over with --fresh, and for real use with nothing of the demo', async () => {

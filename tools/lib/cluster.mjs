@@ -7,6 +7,7 @@ import { chownSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, st
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
+import { setTimeout } from 'node:timers/promises';
 import { createHash } from 'node:crypto';
 import { ensurePostgres } from './install.mjs';
 import { capture, commandOf, isAlive, isRoot, Plain } from './processes.mjs';
@@ -156,7 +157,11 @@ export async function startCluster(home, settings = {}, { mayMakeDatabases = fal
   };
   if (!adopted) {
     port = await freePort();
-    if (!launch()) throw new Plain(`PostgreSQL did not start; see ${log}`);
+    // What is left of one that was killed takes a moment to go.
+    for (let tries = 1; !launch(); tries += 1) {
+      if (tries === 5) throw new Plain(`PostgreSQL did not start; see ${log}`);
+      await setTimeout(1000);
+    }
   }
   const secret = keptPassword(join(home, 'app-password'));
   prepare({ bin, port, secret, keeper: keptPassword(join(home, 'password')), mayMakeDatabases });
