@@ -59,8 +59,8 @@ export class BuildingSite {
   readonly devices: readonly SimDevice[];
   readonly #random: Random;
   #written = 0;
-  /** Words that somebody put others in place of, seeing them; and on which devices. */
-  readonly #replaced = new Map<string, Set<SimDevice>>();
+  /** Words that somebody put others in place of, seeing them; and on which pages. */
+  readonly #replaced = new Map<string, Set<SimPage>>();
   /** Words that went with a page that had said that they were on it alone. */
   readonly #wentWithPage = new Set<string>();
   readonly #all = new Set<string>();
@@ -136,7 +136,7 @@ export class BuildingSite {
     }
     for (const { id, content } of job.scales)
       if (scales.find((one) => one.id === id)?.content.name !== content.name)
-        this.#replaced.get(content.name ?? '')?.delete(page.device);
+        this.#replaced.get(content.name ?? '')?.delete(page);
     for (const [id, was] of before) {
       const now = job.jobLines.lines().get(id) as LineWire;
       if (!was.deleted && (now.deleted || now.label !== was.label)) this.#replace(page, was.label);
@@ -144,7 +144,7 @@ export class BuildingSite {
     for (const { id, label, deleted } of job.jobLines.lines().values()) {
       const was = before.get(id);
       if (label !== null && !deleted && (was?.deleted !== false || was.label !== label))
-        this.#replaced.get(label)?.delete(page.device);
+        this.#replaced.get(label)?.delete(page);
     }
     const last = `w${this.#written}`;
     const shown = [...job.jobLines.lines().values(), ...job.conflicts.map(({ kept }) => kept.mine)];
@@ -153,8 +153,8 @@ export class BuildingSite {
     this.story.push(`${page.device.name}${page.device.pages.indexOf(page)} ${step.what}: ${said}`);
   }
 
-  #replace({ device }: SimPage, words: string | null): void {
-    if (words !== null) this.#replaced.set(words, (this.#replaced.get(words) ?? new Set()).add(device));
+  #replace(page: SimPage, words: string | null): void {
+    if (words !== null) this.#replaced.set(words, (this.#replaced.get(words) ?? new Set()).add(page));
   }
 
   #words(): string {
@@ -267,11 +267,7 @@ export class BuildingSite {
     if (!saidSo) return;
     const scales = job.scales.map(({ content }) => content.name);
     const standing = (lines: readonly LineWire[]) => lines.flatMap(({ label, deleted }) => (deleted ? [] : label));
-    const here = await device.store.open(this.server.jobId);
-    const keptScales = (here?.things.scale ?? []).flatMap(({ name, deleted }) => (deleted ? [] : name));
-    const kept = new Set([...standing(here?.lines ?? []), ...keptScales]);
-    for (const label of [...standing(shown), ...scales])
-      if (label !== null && !kept.has(label)) this.#wentWithPage.add(label);
+    for (const label of [...standing(shown), ...scales]) if (label !== null) this.#wentWithPage.add(label);
   }
 
   /** Everybody comes back, and what is under way is done. */

@@ -32,6 +32,7 @@ import {
   besideIt,
   changeSubject,
   makes,
+  metOf,
   neverThere,
   ownAfter,
   ownOf,
@@ -329,6 +330,7 @@ export class DexieStore implements LocalStore {
       for (const table of [lines, scales, setOuts] as readonly Table<LineRow | ThingRow>[])
         for (const row of await table.bulkGet([...never])) if (row?.revision === 0) await table.delete(row.id);
       const all: Settled[] = [];
+      const met = metOf(results);
       for (const result of results) {
         const subject = resultSubject(result);
         if (subject === undefined) continue;
@@ -340,6 +342,7 @@ export class DexieStore implements LocalStore {
           conflicts: await versions.where({ lineId: subject }).toArray(),
           waiting: (await this.#waiting(jobId, [subject])).map(({ change }) => change),
           sent,
+          met,
         });
         all.push(made);
         const ours = { jobId, own: ownAfter(result, (line ?? thing)?.own) };

@@ -28,6 +28,7 @@ import {
   besideIt,
   changeSubject,
   makes,
+  metOf,
   neverThere,
   NO_THINGS,
   ownAfter,
@@ -230,6 +231,7 @@ export class MemoryStore implements LocalStore {
     const never = new Set(neverThere(jobId, sent, results));
     this.#keepOnly(jobId, ({ id, revision }) => revision > 0 || !never.has(id));
     const all: Settled[] = [];
+    const met = metOf(results);
     for (const result of results) {
       const subject = resultSubject(result);
       if (subject === undefined) continue;
@@ -241,6 +243,7 @@ export class MemoryStore implements LocalStore {
         conflicts: [...this.#conflicts.values()].filter(({ lineId }) => lineId === subject),
         waiting: this.#waiting(jobId).filter((change) => changeSubject(change) === subject),
         sent,
+        met,
       });
       all.push(made);
       this.#put(jobId, made, ownAfter(result, shelf?.own.get(subject)));

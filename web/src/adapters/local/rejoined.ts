@@ -12,7 +12,7 @@ import { v7 as uuidv7 } from 'uuid';
 import type { Batch, JobHead, KeptConflict, KeptRefusal, LocalJob, Own, Settlement, Things } from './local-store.ts';
 import {
   adoptedHead,
-  baseOf,
+  chainsOf,
   changeSubject,
   NO_THINGS,
   refusalOf,
@@ -133,17 +133,6 @@ function besides(
   });
 }
 
-/** Changes of one line, those that were built on one another together. */
-function chainsOf(changes: readonly Change[]): readonly (readonly Change[])[] {
-  const chains: Change[][] = [];
-  for (const change of changes) {
-    const chain = chains.find((ids) => ids.at(-1)?.id === baseOf(change));
-    if (chain) chain.push(change);
-    else chains.push([change]);
-  }
-  return chains;
-}
-
 /** One line or thing on both sides. */
 interface Met<T> {
   /** As it stands here from now on. */
@@ -168,6 +157,8 @@ function meet<T extends LineWire | ThingWire>(
     /** Written here, on what the server has. What others wrote they send again themselves, as it was last. */
     const isBuilt = isOwn(one.id) && was !== undefined && was.revision <= common && one.revision >= was.revision;
     if (isReader && !isOwn(one.id)) continue;
+    // That it was taken off is told by whoever did that: another may have brought it back.
+    if (was === undefined && one.deleted && !isOwn(one.id)) continue;
     if (was === undefined) met.set(one.id, { is: { ...one, revision: 0 }, was, sends: true });
     // Also where the server happens to say the same: whoever else writes it on what the backup had learns that it was written.
     else if (!isLater || (same(one, was) && !isBuilt)) continue;

@@ -25,6 +25,8 @@ export interface Here {
   readonly waiting: readonly Change[];
   /** The batch that is answered. */
   readonly sent: readonly Change[];
+  /** Ids of those of its changes that met another's. */
+  readonly met: ReadonlySet<string>;
 }
 
 /** What is to be written here for it. */
@@ -77,18 +79,35 @@ function versionOf(
   jobId: string,
   change: Change,
   theirs: LineWire,
-  { conflicts, waiting }: Pick<Here, 'conflicts' | 'waiting'>,
+  { conflicts, waiting, sent, met }: Pick<Here, 'conflicts' | 'waiting' | 'sent' | 'met'>,
 ): Pick<Settled, 'conflict' | 'agreed' | 'absorbed'> {
+  const notDone = sent.filter((one) => met.has(one.id) && changeSubject(one) === theirs.id);
+  const chain = chainsOf([...notDone, ...waiting]).find((one) => one.some(({ id }) => id === change.id)) ?? [change];
+  // All of it was done with its first.
+  if (chain[0]?.id !== change.id) return {};
   const before = conflicts.find(({ changes }) => changes.at(-1) === baseOf(change));
-  const chain = [change];
-  for (const one of waiting) if (chain.at(-1)?.id === baseOf(one)) chain.push(one);
   const mine = chain.reduce(writtenBy, before?.mine ?? theirs);
   const id = before?.id ?? change.id;
-  const absorbed = chain.slice(1).map((one) => one.id);
+  const absorbed = chain.filter((one) => waiting.includes(one)).map((one) => one.id);
   if (sameWords(mine, theirs)) return { absorbed, ...(before ? { agreed: id } : {}) };
   const changes = [...(before?.changes ?? []), ...chain.map((one) => one.id)];
   return { absorbed, conflict: { id, jobId, lineId: theirs.id, mine, changes } };
 }
+
+/** Changes of one line, those that were built on one another together. */
+export function chainsOf(changes: readonly Change[]): readonly (readonly Change[])[] {
+  const chains: Change[][] = [];
+  for (const change of changes) {
+    const chain = chains.find((ids) => ids.at(-1)?.id === baseOf(change));
+    if (chain) chain.push(change);
+    else chains.push([change]);
+  }
+  return chains;
+}
+
+/** Ids of the changes of a batch that met another's. */
+export const metOf = (results: readonly ChangeResult[]): ReadonlySet<string> =>
+  new Set(results.flatMap(({ id, status }) => (status === 'conflict' ? [id] : [])));
 
 /** What a change was built on, as text. */
 export const baseOf = (change: Change): string => ('base' in change ? String(change.base) : '');
@@ -231,7 +250,8 @@ export function besideIt(
   if (isBuilt) return undefined;
   // It says what stands there: written on that, so that whoever wrote something else meanwhile learns of it.
   if (line && here.line && sameWords(line, here.line)) return { rebased: { ...change, base: last ?? stands.revision } };
-  if (line && here.line) return versionOf(jobId, change, here.line, { conflicts: here.conflicts, waiting: [] });
+  if (line && here.line)
+    return versionOf(jobId, change, here.line, { conflicts: here.conflicts, waiting: [], sent: [], met: new Set() });
   const content = thingStep(change)?.content;
   return thing && content ? { beside: another(thing.kind, content) } : {};
 }
