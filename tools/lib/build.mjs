@@ -20,7 +20,9 @@ export async function buildWeb() {
   ];
   return buildIfChanged(at('dist', 'web.stamp'), inputs, at('web', 'dist', 'index.html'), async () => {
     console.log('Building the application …');
-    await run('npx', ['vite', 'build', '--logLevel', 'warn'], { cwd: at('web') });
+    // What is built is what people get, whatever this was started from.
+    const env = { ...process.env, NODE_ENV: 'production' };
+    await run('npx', ['vite', 'build', '--logLevel', 'warn'], { cwd: at('web'), env });
   });
 }
 
