@@ -24,7 +24,7 @@ describe('two devices on one job', () => {
     await phone.page.reload();
     await phone.page.waitForSelector('.notice');
     expect(await phone.text('.notice p')).toContain(
-      `Yours: rise of the steps: 1' 9" Now it says rise of the steps: 1' 10"`,
+      `Yours: rise of the steps: 1′ 9″ Now it says rise of the steps: 1′ 10″`,
     );
     expect(await phone.result(31)).toBe('1′ 10″');
     await phone.click('.notice button');

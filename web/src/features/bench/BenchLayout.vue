@@ -149,6 +149,19 @@ defineProps<{
   }
 }
 @media (max-width: 760px) {
+  /* Whatever is to be said, there is room to work; the rest of it is scrolled. */
+  :slotted(.notices) {
+    max-height: 21dvh;
+    overflow: auto;
+    overscroll-behavior: contain;
+  }
+  :slotted(.notices:has(> *)) {
+    min-height: 98px;
+  }
+  /* The keys keep their place: what a size also reads waits until somebody has seen to it. */
+  .bench:has(> .notices > *) :deep(.reading .also) {
+    display: none;
+  }
   .bench,
   .bench.left,
   .bench.laid-out,

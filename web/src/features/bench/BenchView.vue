@@ -12,7 +12,7 @@ import { useComfort } from '../comfort/comfort.store.ts';
 import type { ReadingChange } from '../job/job-reading.ts';
 import { useJobStore } from '../job/job.store.ts';
 import type { Refusal } from '../job/refusals.ts';
-import { nameOf, type WorkedRow } from '../job/slate-row.ts';
+import { nameOf, readBackOf, type WorkedRow } from '../job/slate-row.ts';
 import BenchHead from './BenchHead.vue';
 import { benchKeys } from './bench-keys.ts';
 import BenchLayout from './BenchLayout.vue';
@@ -117,6 +117,7 @@ function landText(text: string): void {
   store.land(text);
   afterLanding();
 }
+const read = (words: string) => readBackOf(words, store.style);
 /** One or two are seen to by themselves, more together. */
 const refusedAlone = computed(() => (store.refusals.length > 2 ? [] : store.refusals));
 /** What the server did not keep is taken back to the entry field. */
@@ -266,12 +267,14 @@ onMounted(async () => {
         v-for="conflict in store.conflicts"
         :key="conflict.kept.id"
         :conflict
+        :read
         @choose="(choice) => store.resolveConflict(conflict, choice)"
       />
       <RefusalNotice
         v-for="refused in refusedAlone"
         :key="refused.kept.id"
         :refusal="refused"
+        :read
         :can-write="entry === '' && !store.isReader"
         @again="(words) => writeAgain(refused, words)"
         @drop="store.dropRefusals([refused])"
@@ -279,6 +282,7 @@ onMounted(async () => {
       <RefusalList
         v-if="refusedAlone.length === 0 && store.refusals.length > 0"
         :refusals="store.refusals"
+        :read
         @drop="store.dropRefusals(store.refusals)"
       />
     </div>

@@ -3,9 +3,14 @@
 import { computed } from 'vue';
 import { useClipboard } from '@vueuse/core';
 import PlainButton from '../../ui/PlainButton.vue';
+import SizeText from '../../ui/SizeText.vue';
 import type { Refusal } from '../job/refusals.ts';
 
-const props = defineProps<{ refusals: readonly Refusal[] }>();
+const props = defineProps<{
+  refusals: readonly Refusal[];
+  /** Words as they were understood. */
+  read: (words: string) => string;
+}>();
 const emit = defineEmits<{ drop: [] }>();
 const clipboard = useClipboard({ legacy: true, copiedDuring: 4000 });
 
@@ -19,7 +24,7 @@ const said = computed(() => props.refusals.flatMap(({ says }) => says ?? []));
     <details v-if="said.length > 0">
       <summary>What they say</summary>
       <ul>
-        <li v-for="(words, nth) in said" :key="nth">{{ words }}</li>
+        <li v-for="(words, nth) in said" :key="nth"><SizeText :text="read(words)" /></li>
       </ul>
     </details>
     <PlainButton v-if="said.length > 0" data-test="copy-refused" @click="clipboard.copy(said.join('\n'))">{{
@@ -35,6 +40,7 @@ summary {
   min-height: var(--touch);
   display: flex;
   align-items: center;
+  text-decoration: underline;
   cursor: pointer;
 }
 ul {

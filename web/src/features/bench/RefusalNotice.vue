@@ -7,6 +7,8 @@ import type { Refusal } from '../job/refusals.ts';
 
 defineProps<{
   refusal: Refusal;
+  /** Words as they were understood. */
+  read: (words: string) => string;
   /** There is an entry field free to write it again in. */
   canWrite: boolean;
 }>();
@@ -18,7 +20,9 @@ const clipboard = useClipboard({ legacy: true, copiedDuring: 4000 });
   <div class="notice" role="alert" data-test="refusal">
     <p>
       The server did not keep {{ refusal.what }}: {{ refusal.why }}.
-      <template v-if="refusal.says">It says <SizeText class="words" :text="refusal.says" /></template>
+      <template v-if="refusal.says"
+        >It says <SizeText class="words" :text="refusal.isEntry ? read(refusal.says) : refusal.says"
+      /></template>
     </p>
     <PlainButton
       v-if="refusal.isEntry && refusal.says && canWrite"

@@ -2,10 +2,10 @@ import { mount, RouterLinkStub } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { computed, ref } from 'vue';
-import { reckon } from '@sprell/core';
+import { DEFAULT_STYLE, reckon } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
 import { useComfort } from '../comfort/comfort.store.ts';
-import type { WorkedRow } from '../job/slate-row.ts';
+import { readBackOf, type WorkedRow } from '../job/slate-row.ts';
 import ConflictNotice from './ConflictNotice.vue';
 import FirstHint from './FirstHint.vue';
 import { useHintsThere, type Hint } from './first-hints.ts';
@@ -55,19 +55,20 @@ describe('small parts', () => {
       revision: 2,
       deleted: false,
     };
+    const read = (words: string) => readBackOf(words, DEFAULT_STYLE);
     const kept = { id: 'c', jobId: 'j', lineId: 'a', mine: line, changes: [] };
     const notice = mount(ConflictNotice, {
-      props: { conflict: { kept, line, mineSays: `6'`, theirsSays: `9'` } },
+      props: { read, conflict: { kept, line, mineSays: `6'`, theirsSays: `9'` } },
     });
-    expect(squeezed(notice.get('p').text())).toBe(`Line #3 was changed elsewhere too. Yours: 6' Now it says 9'`);
+    expect(squeezed(notice.get('p').text())).toBe(`Line #3 was changed elsewhere too. Yours: 6′ Now it says 9′`);
     await notice.findAll('button')[0]?.trigger('click');
     expect(notice.emitted('choose')).toEqual([['mine']]);
     const gone = mount(ConflictNotice, {
       props: {
+        read,
         conflict: {
           kept,
           line: { ...line, deleted: true },
-          mine: undefined,
           mineSays: undefined,
           theirsSays: undefined,
         },

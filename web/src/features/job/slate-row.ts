@@ -1,5 +1,5 @@
 import { asOneLine, asText, type LineKind, type LineWire } from '@sprell/contract';
-import { labelColon, type WorkedLine } from '@sprell/core';
+import { labelColon, parse, printEntry, type ReadingStyle, type WorkedLine } from '@sprell/core';
 
 /** A line of the slate that is worked out. */
 export interface WorkedRow {
@@ -44,6 +44,13 @@ export function splitLabel(entry: string): { readonly label: string | null; read
   const colon = labelColon(entry);
   if (colon === undefined) return { label: null, source: entry.trim() };
   return { label: entry.slice(0, colon).trim(), source: entry.slice(colon + 1).trim() };
+}
+
+/** An entry as it was understood, its fractions as fractions; as it was typed where it was not. */
+export function readBackOf(words: string, style: ReadingStyle): string {
+  const { label, source } = splitLabel(words);
+  const { entry } = parse(source, style);
+  return entry === undefined ? words : withLabel(label, printEntry(entry, style));
 }
 
 /** What a line says, in text that can be kept: what was pasted may hold characters that are none. */
