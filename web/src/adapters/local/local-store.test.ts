@@ -227,6 +227,149 @@ describe.each<[string, () => Promise<LocalStore>]>([
     expect((await local.open(job.id))?.lines.map(({ source }) => source)).toEqual([`5'`, `5'`]);
   });
 
+  it('give a number once, and keep a change beside what another page wrote meanwhile', async () => {
+    const local = await open();
+    const [job, line] = [aJob(), aLine()];
+    await local.adopt({ ...job, lines: [line] }, 'all');
+    const head = (await local.open(job.id))?.head as never;
+    const added = (number: number) => {
+      const one = aLine({ number, revision: 0 });
+      const { id: lineId, position, source, label, note } = one;
+      const change: Change = { id: uuidv7(), kind: 'line.add', lineId, number, position, source, label, note };
+      return { change, head, line: one };
+    };
+    // Both pages give the number that they know to be the next.
+    expect((await local.write(job.id, added(2))).line?.number).toBe(2);
+    expect(await local.write(job.id, added(2))).toMatchObject({
+      line: { number: 3 },
+      change: { number: 3 },
+      apart: [],
+    });
+    const [one, other] = [anEdit(line, `6'`), anEdit(line, `7'`)];
+    await local.write(job.id, { change: one, head, line: { ...line, source: `6'` } });
+    expect((await local.write(job.id, { change: other, head, line: { ...line, source: `7'` } })).apart).toEqual([
+      line.id,
+    ]);
+    const here = await local.open(job.id);
+    expect(here?.lines.find(({ id }) => id === line.id)?.source).toBe(`6'`);
+    expect(here?.conflicts).toMatchObject([{ lineId: line.id, mine: { source: `7'` } }]);
+    expect(here?.waiting).toHaveLength(3);
+    // Of a scale each is one.
+    const scale = aScale();
+    await local.adopt({ ...job, revision: 4, lines: [line], scales: [scale] }, 'all');
+    const edit = (site: string) => {
+      const content = { kind: scale.kind, name: null, paper: '1', site };
+      const change: Change = {
+        id: uuidv7(),
+        kind: 'scale.edit',
+        scaleId: scale.id,
+        base: scale.revision,
+        scale: content,
+      };
+      return { change, head, thing: { kind: 'scale' as const, thing: { ...scale, site } } };
+    };
+    await local.write(job.id, edit('30'));
+    expect((await local.write(job.id, edit('40'))).apart).toHaveLength(2);
+    expect((await local.open(job.id))?.things.scale.map(({ site }) => site).sort()).toEqual(['30', '40']);
+  });
+
+  it('make one version of changes built on one that was not done, whether sent with it or not', async () => {
+    const local = await open();
+    const [job, line] = [aJob(), aLine()];
+    await local.adopt({ ...job, lines: [line] }, 'all');
+    const first = anEdit(line, `6'`);
+    const second: Change = { id: uuidv7(), kind: 'line.delete', lineId: line.id, base: first.id };
+    const third: Change = { id: uuidv7(), kind: 'line.restore', lineId: line.id, base: second.id };
+    await local.write(job.id, { change: first, line: { ...line, source: `6'` } });
+    await local.write(job.id, { change: second, line: { ...line, source: `6'`, deleted: true } });
+    const batch = await local.batch(200, new Set());
+    await local.write(job.id, { change: third, line: { ...line, source: `6'` } });
+    const theirs = { ...line, source: `9'`, revision: 8 };
+    const met = [first, second].map(({ id }): ChangeResult => ({ id, status: 'conflict', line: theirs }));
+    await local.settle(batch as never, met);
+    expect(await local.open(job.id)).toMatchObject({
+      lines: [theirs],
+      waiting: [],
+      conflicts: [{ mine: { source: `6'`, deleted: false }, changes: [first.id, second.id, third.id] }],
+    });
+  });
+
+  it('have the job told again from where changes of ours were waiting', async () => {
+    const local = await open();
+    const [job, line] = [aJob(), aLine()];
+    await local.adopt({ ...job, lines: [line] }, 'all');
+    const asked = (await local.open(job.id))?.head as never;
+    await local.write(job.id, { change: anEdit(line, `6'`), line: { ...line, source: `6'` } });
+    await local.adopt({ ...job, revision: 9, lines: [{ ...line, source: `9'`, revision: 7 }] }, 'changes', asked);
+    expect((await local.open(job.id))?.head.revision).toBe(6);
+  });
+
+  it('send again what a backup that was put back does not hold', async () => {
+    const local = await open();
+    const [common, changed, mine, theirs] = [aLine(), aLine({ number: 2 }), aLine({ number: 3 }), aLine({ number: 4 })];
+    const scale = aScale();
+    const job = aJob({ revision: 1, lines: [common, changed, mine, theirs], scales: [scale] });
+    await local.adopt(job, 'all');
+    for (const [line, source] of [
+      [changed, `6'`],
+      [mine, `7'`],
+    ] as const) {
+      const change = anEdit(line, source);
+      await local.write(job.id, { change, line: { ...line, source } });
+      const done = { ...line, source, revision: 5 };
+      await local.settle((await local.batch(9, new Set())) as never, [
+        { id: change.id, status: 'applied', line: done },
+      ]);
+    }
+    const late = aLine({ number: 5, revision: 6 });
+    const since = { ...job, revision: 6, lines: [late, { ...theirs, source: `8'`, revision: 6 }], scales: [] };
+    await local.adopt(since, 'changes', (await local.open(job.id))?.head);
+    const back = { history: uuidv7(), restoredFrom: HISTORY, restoredRevision: 1 };
+    // Somebody was there before us and wrote one of the lines.
+    const told = {
+      ...job,
+      ...back,
+      revision: 2,
+      lines: [common, changed, { ...mine, source: `1'`, revision: 2 }, theirs],
+    };
+    const asked = (await local.open(job.id))?.head;
+    expect(await local.adopt({ ...told, lines: [] }, 'changes', asked)).toBe(false);
+    expect(await local.adopt(told, 'all', asked)).toBe(true);
+    const here = await local.open(job.id);
+    expect(here?.head).toMatchObject({ history: back.history, revision: 2 });
+    expect(here?.waiting).toMatchObject([
+      { kind: 'line.edit', lineId: changed.id, base: 1, source: `6'` },
+      { kind: 'line.add', lineId: late.id, number: 5 },
+    ]);
+    // What others wrote they send themselves; here it is a version until then.
+    expect(here?.conflicts.map(({ lineId, mine: { source } }) => [lineId, source]).sort()).toEqual(
+      [
+        [mine.id, `7'`],
+        [theirs.id, `8'`],
+      ].sort(),
+    );
+    // A job that is not there at all goes again as a whole.
+    await local.sendAgain(job.id);
+    const all = (await local.open(job.id))?.waiting.map(({ kind }) => kind);
+    expect(all).toEqual(['job.add', 'line.add', 'line.add', 'line.add', 'line.add', 'line.add', 'scale.add']);
+  });
+
+  it('set aside what a reader wrote before they were one', async () => {
+    const local = await open();
+    const [job, line] = [aJob(), aLine()];
+    await local.adopt({ ...job, lines: [line] }, 'all');
+    const one = aLine({ number: 2, revision: 0 });
+    const { id: lineId, position, source, label, note } = one;
+    const add: Change = { id: uuidv7(), kind: 'line.add', lineId, number: 2, position, source, label, note };
+    await local.write(job.id, { change: add, line: one });
+    await local.write(job.id, { change: anEdit(line, `6'`), line: { ...line, source: `6'` } });
+    await local.refuse(job.id, 'job.read_only');
+    await local.adopt({ ...job, role: 'read', lines: [line] }, 'all');
+    const here = await local.open(job.id);
+    expect(here).toMatchObject({ lines: [line], waiting: [] });
+    expect(here?.refusals.map(({ code }) => code)).toEqual(['job.read_only', 'job.read_only']);
+  });
+
   it('pass over jobs whose changes are held back, and say how many wait in all', async () => {
     const local = await open();
     const jobs = [aJob(), aJob()] as const;

@@ -146,7 +146,7 @@ export function asWritten(
         title: here.head?.title ?? head.title,
         history: here.head?.history,
         revision: (here.head ?? head).revision,
-        nextNumber: isTaken ? next + 1 : next,
+        nextNumber: Math.max(next, (number ?? 0) + 1),
       },
     }),
     ...(line && { line: { ...line, number, revision: here.line?.revision ?? 0 } }),
