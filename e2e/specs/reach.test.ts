@@ -266,9 +266,7 @@ describe('by the keyboard alone', () => {
     await bench.page.focus('[data-line="20"] [data-test=result]');
     await bench.press('Enter');
     await keyboard.type(' * 2');
-    await bench.page.waitForFunction(() =>
-      document.querySelector('[data-test=read-back]')?.textContent.includes('#20 × 2'),
-    );
+    await expect.poll(() => bench.readBack(), { timeout: 30_000, interval: 500 }).toContain('#20 × 2');
     await bench.clear();
   });
 
