@@ -266,8 +266,23 @@ describe('by the keyboard alone', () => {
     await bench.page.focus('[data-line="20"] [data-test=result]');
     await bench.press('Enter');
     await keyboard.type(' * 2');
-    await expect.poll(() => bench.readBack(), { timeout: 30_000, interval: 500 }).toContain('#20 × 2');
+    await bench.page.waitForFunction(() =>
+      document.querySelector('[data-test=read-back]')?.textContent.includes('#20 × 2'),
+    );
     await bench.clear();
+  });
+
+  it('a line that is used is written on behind, however soon or late', async () => {
+    const bench = await openBench(browser);
+    await bench.show(20);
+    for (const pause of [0, 30, 60, 100, 150]) {
+      await bench.page.focus('[data-line="20"] [data-test=result]');
+      await bench.press('Enter');
+      await new Promise((resolve) => setTimeout(resolve, pause));
+      await bench.page.keyboard.type(' * 2');
+      expect(await bench.text('[data-test=entry]')).toBe('#20 * 2');
+      await bench.clear();
+    }
   });
 
   it('the drawn inch, the shortcut sheet and the suggestions answer to keys', async () => {

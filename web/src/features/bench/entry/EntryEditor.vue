@@ -38,7 +38,7 @@ const hand = useHand();
 const attributes = new Compartment();
 const extras = new Compartment();
 let undoTyping: ((view: EditorView) => boolean) | undefined;
-let view: EditorView | undefined;
+let view: LateEditor | undefined;
 
 const OPERATORS: Readonly<Record<string, Operator>> = {
   '+': '+',
@@ -220,6 +220,7 @@ useResizeObserver(written, ([entry]) => {
 /** Behind the frame that shows the reading: to mark the parts anew puts the cursor anew, and the page is laid out once more. */
 function mark(): void {
   view?.dispatch({ effects: setFindings.of({ wrong: props.wrong, ghost: props.ghost }) });
+  view?.keepCursor();
 }
 watch([model, () => props.wrong?.start, () => props.wrong?.end, () => props.ghost], () => behindPaint(mark));
 

@@ -19,4 +19,25 @@ export class LateEditor extends EditorView {
         requestAnimationFrame(() => (this.isMeasuring = false));
       });
   }
+
+  /**
+   * Puts the browser's cursor where the editor has it. Parts that are marked anew right after the entry was gone to carry the
+   * browser's cursor to the front, and there the editor takes it for what it is itself about to mend, and lets it be: what
+   * is typed next would stand in front of what is there.
+   */
+  keepCursor(): void {
+    if (!this.hasFocus || this.composing) return;
+    const shown = this.contentDOM.ownerDocument.getSelection();
+    const { anchor, head } = this.state.selection.main;
+    const isAt = (node: Node | null | undefined, offset: number, place: number): boolean =>
+      node !== null && node !== undefined && this.contentDOM.contains(node) && this.posAtDOM(node, offset) === place;
+    if (
+      !shown ||
+      (isAt(shown.anchorNode, shown.anchorOffset, anchor) && isAt(shown.focusNode, shown.focusOffset, head))
+    )
+      return;
+    const from = this.domAtPos(anchor);
+    const to = this.domAtPos(head);
+    shown.setBaseAndExtent(from.node, from.offset, to.node, to.offset);
+  }
 }
