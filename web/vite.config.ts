@@ -2,6 +2,7 @@ import vue from '@vitejs/plugin-vue';
 import { ElementPlusResolver } from 'unplugin-vue-components/resolvers';
 import Components from 'unplugin-vue-components/vite';
 import { defineConfig } from 'vite';
+import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
@@ -37,13 +38,19 @@ export default defineConfig({
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//, /^\/outbox/],
         cleanupOutdatedCaches: true,
+        importScripts: ['/switch-version.js'],
+        globIgnores: ['**/switch-version.js'],
       },
     }),
+    // Packed here once, as small as it gets; the page itself is made anew for each visitor.
+    compression({ algorithms: ['brotliCompress', 'gzip'], include: /\.(js|css|svg|json|webmanifest)$/ }),
   ],
   server: { host: '127.0.0.1', proxy: { '/api': 'http://127.0.0.1:4600' } },
   worker: { format: 'es' },
   build: {
     target: 'es2022',
+    // What others wrote that ships with it, fonts too, and how it may be used: shown at /licences.
+    license: { fileName: 'licences.json' },
     modulePreload: { polyfill: false },
     rollupOptions: {
       output: {

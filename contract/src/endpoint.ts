@@ -14,6 +14,8 @@ export interface Endpoint<
   readonly path: string;
   readonly params: Params;
   readonly body: Body;
+  /** What a body may hold: a few values, unless it is a batch of changes. */
+  readonly size?: 'batch';
   readonly response: Response;
 }
 

@@ -1,5 +1,5 @@
 import type { Browser } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, inject, it, vi } from 'vitest';
 import type { Bench } from '../fixtures/browser.ts';
 import { DESKTOP, launchBrowser, openBench, PHONE } from '../fixtures/browser.ts';
 
@@ -24,9 +24,20 @@ async function send(bench: Bench, form: string, values: Readonly<Record<string, 
     await bench.fill(`[data-test=${form}] [data-field=${name}] input`, value);
   await bench.click(`[data-test=${form}] button[type=submit]`);
 }
+/** The link in the last letter to an address. Letters go behind the answer. */
+const linkFor = (email: string): Promise<string> =>
+  vi.waitFor(async () => {
+    const letters = (await (await fetch(`${inject('address')}/outbox`)).text()).split('<article>');
+    const link = /href="([^"]+#[^"]+)"/.exec(letters.find((letter) => letter.includes(email)) ?? '')?.[1];
+    if (link === undefined) throw new Error(`No letter went to ${email}.`);
+    return link;
+  });
 async function claimed(bench: Bench, email: string): Promise<void> {
   await toAccount(bench);
   await send(bench, 'claim', { email, new: PASSWORD });
+  await bench.page.waitForSelector('[data-test=waits-for]');
+  await bench.page.goto(await linkFor(email));
+  await bench.click('[data-test=confirm]');
   await bench.says('[data-test=whose]', `Signed in as ${email}.`);
 }
 
@@ -66,6 +77,28 @@ describe('a guest', () => {
       ].sort(),
     );
     expect(phone.errors.filter((error) => !error.includes('401'))).toEqual([]);
+  });
+
+  it('keeps its address with the password alone where the letter is opened elsewhere', async () => {
+    const bench = await openBench(browser);
+    const email = anAddress();
+    await toAccount(bench);
+    await send(bench, 'claim', { email, new: '1234567890' });
+    await bench.page.waitForSelector('[role=alert]');
+    expect(await bench.text('.problem')).toContain('among the first that anybody would try');
+    await send(bench, 'claim', { email, new: PASSWORD });
+    const link = await linkFor(email);
+    const phone = await openBench(browser, PHONE);
+    await phone.page.goto(link);
+    await phone.click('[data-test=confirm]');
+    await phone.page.waitForSelector('[data-test=confirm-elsewhere]');
+    expect(await phone.complaints()).toEqual([]);
+    await send(phone, 'confirm-elsewhere', { current: 'not this one' });
+    await phone.page.waitForSelector('[role=alert]');
+    await send(phone, 'confirm-elsewhere', { current: PASSWORD });
+    await phone.says('[data-test=whose]', `Signed in as ${email}.`);
+    await bench.page.reload();
+    await bench.says('[data-test=whose]', `Signed in as ${email}.`);
   });
 
   it('signs out with a word on what would be lost, and leaves nothing on the device', async () => {
@@ -124,17 +157,8 @@ describe('a forgotten password', () => {
     await other.fill('[data-test=sign-in] [data-field=email] input', email);
     await other.click('[data-test=forgot]');
     await other.says('[data-test=said]', 'If there is an account with this address, a link is on its way to it.');
-    await other.page.goto(`${inject('address')}/outbox`);
-    const link = await other.page.$$eval(
-      'article',
-      (mails, to) =>
-        mails
-          .find(({ textContent }) => textContent.includes(to))
-          ?.querySelector('a')
-          ?.getAttribute('href'),
-      email,
-    );
-    await other.page.goto(link ?? '');
+    await vi.waitFor(async () => expect(await linkFor(email)).toContain('/new-password#'));
+    await other.page.goto(await linkFor(email));
     await other.fill('[data-field=new] input', 'sharp as a chisel');
     await other.click('button[type=submit]');
     await other.says('[data-test=whose]', `Signed in as ${email}.`);

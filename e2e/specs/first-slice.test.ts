@@ -96,6 +96,12 @@ describe('a carpenter at the bench', () => {
     await bench.page.waitForSelector('table');
     expect(await bench.text('main')).toContain(`9'-7 1/4"`);
     expect(await bench.complaints()).toEqual([]);
+    await bench.click('[href="/licences"]');
+    await bench.page.waitForSelector('details');
+    const licences = await bench.text('main');
+    for (const part of ['barlow', 'SIL OPEN FONT LICENSE', 'codemirror', 'element-plus', 'vue'])
+      expect(licences).toContain(part);
+    expect(await bench.complaints()).toEqual([]);
     expect(bench.errors).toEqual([]);
   });
 

@@ -1,6 +1,7 @@
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { ENDPOINTS } from '@sprell/contract/openapi';
 import { pino } from 'pino';
 import request from 'supertest';
@@ -103,6 +104,9 @@ describe('the built pages', () => {
     mkdirSync(join(root, 'assets'));
     writeFileSync(join(root, 'index.html'), '<div id="app" data-nonce="__csp_nonce__"></div>');
     writeFileSync(join(root, 'assets', 'index-abc.js'), 'export {}');
+    // As the build packs them: what stands in them tells the test which one was sent.
+    writeFileSync(join(root, 'assets', 'index-abc.js.br'), brotliCompressSync('export { brotli }'));
+    writeFileSync(join(root, 'assets', 'index-abc.js.gz'), gzipSync('export { gzip }'));
     const app = createApp({ ...appParts(test.database), webRoot: root });
     for (const path of ['/', '/index.html', '/help', '/some/where']) {
       const page = await request(app).get(path);
@@ -116,6 +120,16 @@ describe('the built pages', () => {
       expect((await request(app).get(path)).text).not.toContain(nonce);
     }
     expect((await request(app).get('/assets/index-abc.js')).headers['cache-control']).toContain('immutable');
+    for (const [accepted, sent, holds] of [
+      ['gzip, deflate, br', 'br', undefined],
+      ['gzip', 'gzip', 'export { gzip }'],
+      ['identity', undefined, 'export {}'],
+    ] as const) {
+      const file = await request(app).get('/assets/index-abc.js').set('Accept-Encoding', accepted).buffer();
+      expect([file.headers['content-encoding'], file.headers['vary']]).toEqual([sent, 'Accept-Encoding']);
+      expect(file.headers['content-type']).toMatch(/^text\/javascript/);
+      if (holds !== undefined) expect(file.text).toBe(holds);
+    }
     expect((await request(app).get('/assets/none.js')).status).toBe(404);
     expect((await request(app).get('/api/none')).body).toMatchObject({ code: 'route.not_found' });
   });
@@ -157,6 +171,8 @@ describe('the configuration', () => {
       mailFrom: 'Sprell <sprell@localhost>',
       requestsAMinute: 1200,
       guessesAQuarterHour: 60,
+      passwordsAQuarterHour: 20,
+      lettersAnHour: 5,
       demo: false,
       logLevel: 'info',
     });

@@ -5,23 +5,27 @@ import { join } from 'node:path';
 import { constants } from 'node:zlib';
 import compression from 'compression';
 import express, { Router, type Express, type RequestHandler } from 'express';
+import packedFiles from 'express-static-gzip';
 import helmet, { type HelmetOptions } from 'helmet';
 import type { Logger } from 'pino';
 import { openApi } from '@sprell/contract/openapi';
 import type { OpenDatabase } from './db/client.ts';
 import { accountRoutes } from './features/accounts/accounts.routes.ts';
 import { makeAccountsService } from './features/accounts/accounts.service.ts';
+import { makeClaimsService } from './features/accounts/claims.service.ts';
 import { makeChangesService } from './features/changes/changes.service.ts';
 import { loadDemo } from './features/demo/load-demo.ts';
 import { feedRoutes } from './features/feed/feed.routes.ts';
 import type { JobFeed } from './features/feed/job-feed.ts';
 import { jobRoutes } from './features/jobs/jobs.routes.ts';
 import { makeJobsService } from './features/jobs/jobs.service.ts';
+import { makeLetters } from './features/mail/letters.ts';
 import { MailStandIn, type Mailer } from './features/mail/mailer.ts';
 import { outboxPage } from './features/mail/outbox-page.ts';
 import { memberRoutes } from './features/members/members.routes.ts';
 import { makeMembersService } from './features/members/members.service.ts';
 import { errorHandler, requestId } from './http/error-handler.ts';
+import { makeGuesses } from './http/guesses.ts';
 import { limitGuesses, limitRequests, type Limits } from './http/limits.ts';
 import { ProblemError } from './http/problem-error.ts';
 import { requestLog } from './http/request-log.ts';
@@ -35,8 +39,8 @@ export interface AppParts {
   /** Signs the cookies of sessions. */
   readonly secret: string;
   readonly mailer: Mailer;
-  /** Address of the page that sets a new password. */
-  readonly resetLink: (token: string) => string;
+  /** Where people reach this server, for links in letters. */
+  readonly publicUrl: () => string;
   /** Every new guest gets the made-up jobs, and what the mail stand-in was given can be looked at. */
   readonly demo: boolean;
   readonly webRoot: string | undefined;
@@ -44,12 +48,7 @@ export interface AppParts {
   readonly limits: Limits;
 }
 
-/** A batch of 200 long entries fits; anything larger is no batch. */
-const BODY_LIMIT = '4mb';
-
-/** 8 % smaller than by the quality that is usual for what is made on the way (4), for 30 ms more on the largest file. */
-const PAGE_QUALITY = 6;
-/** Answers are made anew each time, and are small. */
+/** Pages and answers are made anew each time, and are small. */
 const ANSWER_QUALITY = 1;
 
 /** The whole application without a port, so that tests can call it. */
@@ -61,19 +60,27 @@ export function createApp(parts: AppParts): Express {
   app.disable('etag');
   app.set('trust proxy', parts.trustProxy);
   app.use(requestId);
+  app.use(overTlsAlone);
   app.use('/api', api(parts));
   app.use(
     helmet({
       contentSecurityPolicy: { useDefaults: false, directives: PAGE_SECURITY },
       strictTransportSecurity: false,
     }),
-    compressed(PAGE_QUALITY),
   );
   if (demo && mailer instanceof MailStandIn) app.get('/outbox', outboxPage(mailer));
   if (webRoot !== undefined) serveWeb(app, webRoot);
   app.use(errorHandler(log));
   return app;
 }
+
+const HALF_A_YEAR_SECONDS = 15_768_000;
+const strictTransport = helmet.strictTransportSecurity({ maxAge: HALF_A_YEAR_SECONDS, includeSubDomains: false });
+/** Who came over TLS comes over TLS from then on; on loopback and on a site's own network there may be none. */
+const overTlsAlone: RequestHandler = (request, response, next) => {
+  if (request.secure) strictTransport(request, response, next);
+  else next();
+};
 
 /** What is asked most comes first: every route before it is tried against its address. */
 function api(parts: AppParts): Router {
@@ -102,20 +109,22 @@ function api(parts: AppParts): Router {
     sameOrigin,
     sessions(pool, parts.secret),
     limitRequests(parts.limits.requestsAMinute),
-    express.json({ limit: BODY_LIMIT, strict: true }),
     (_request, response, next) => {
       response.setHeader('Cache-Control', 'no-store');
       next();
     },
   );
-  const guarded = limitGuesses(parts.limits.guessesAQuarterHour);
+  const guesses = makeGuesses(pool, parts.limits);
+  const guarded = limitGuesses(guesses);
   const jobs = makeJobsService(db);
-  const accounts = makeAccountsService(db, mailer, demo ? loadDemo : () => Promise.resolve(), (error) =>
-    log.error({ err: error }, 'A link for a new password was not sent.'),
-  );
+  const letters = makeLetters(mailer, parts.publicUrl);
+  const report = (error: unknown) => log.error({ err: error }, 'A letter was not sent.');
+  const welcome = demo ? loadDemo : () => Promise.resolve();
+  const accounts = makeAccountsService(db, letters, guesses, welcome, report);
+  const claims = makeClaimsService(db, letters, guesses, report);
   router.use(jobRoutes({ jobs, changes: makeChangesService(database, feed) }));
   router.use(feedRoutes({ feed, jobs }));
-  router.use(accountRoutes(accounts, { guarded, resetLink: parts.resetLink }));
+  router.use(accountRoutes(accounts, claims, { guarded }));
   router.use(memberRoutes(makeMembersService(db), { guarded }));
   router.use(() => {
     throw new ProblemError('route.not_found', 'There is nothing at this address.');
@@ -173,19 +182,27 @@ function nonceOf(response: ServerResponse): string {
   return locals['nonce'] as string;
 }
 
-/** The built application: files with a hash in their name for good, every page address answered by index.html. */
+/**
+ * The built application: files with a hash in their name for good, every page address answered by index.html. Files were
+ * packed when they were built; packing one on the way costs up to 80 ms of everybody's time.
+ */
 function serveWeb(app: Express, webRoot: string): void {
   const page = readFileSync(join(webRoot, 'index.html'), 'utf8');
+  const packed = { enableBrotli: true, orderPreference: ['br', 'gzip'], index: false as const };
   app.use(
     '/assets',
-    express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y', index: false, fallthrough: false }),
+    packedFiles(join(webRoot, 'assets'), {
+      ...packed,
+      serveStatic: { immutable: true, maxAge: '1y', index: false, fallthrough: false },
+    }),
   );
   const sendPage: RequestHandler = (_request, response) => {
     response.setHeader('Cache-Control', 'no-cache');
     response.type('html').send(page.replace(NONCE_PLACE, nonceOf(response)));
   };
   // By its own name too, which is how a browser keeps it for days without a signal.
-  app.get('/index.html', sendPage);
-  app.use(express.static(webRoot, { index: false, maxAge: 0 }));
-  app.get('/{*path}', sendPage);
+  const packedNow = compressed(ANSWER_QUALITY);
+  app.get('/index.html', packedNow, sendPage);
+  app.use(packedNow, packedFiles(webRoot, { ...packed, serveStatic: { index: false, maxAge: 0 } }));
+  app.get('/{*path}', packedNow, sendPage);
 }

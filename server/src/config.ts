@@ -27,6 +27,10 @@ const environment = z.object({
   SPRELL_REQUESTS_A_MINUTE: z.coerce.number().int().min(1).default(1200),
   /** Guests made, and passwords and codes tried, in a quarter of an hour by one address. A crew may share one. */
   SPRELL_GUESSES_A_QUARTER_HOUR: z.coerce.number().int().min(1).default(60),
+  /** Wrong passwords of one account in a quarter of an hour, from wherever they come. */
+  SPRELL_PASSWORDS_A_QUARTER_HOUR: z.coerce.number().int().min(1).default(20),
+  /** Letters to one e-mail address in an hour, whoever asks for them. */
+  SPRELL_LETTERS_AN_HOUR: z.coerce.number().int().min(1).default(5),
   /** Set by the demo start alone: every new guest gets the made-up jobs, and mail can be looked at. */
   SPRELL_DEMO: flag,
   SPRELL_LOG: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('info'),
@@ -45,6 +49,8 @@ export interface Config {
   readonly mailFrom: string;
   readonly requestsAMinute: number;
   readonly guessesAQuarterHour: number;
+  readonly passwordsAQuarterHour: number;
+  readonly lettersAnHour: number;
   readonly demo: boolean;
   readonly logLevel: string;
 }
@@ -65,6 +71,8 @@ export function readConfig(variables: Readonly<Record<string, string | undefined
     mailFrom: read.SPRELL_MAIL_FROM,
     requestsAMinute: read.SPRELL_REQUESTS_A_MINUTE,
     guessesAQuarterHour: read.SPRELL_GUESSES_A_QUARTER_HOUR,
+    passwordsAQuarterHour: read.SPRELL_PASSWORDS_A_QUARTER_HOUR,
+    lettersAnHour: read.SPRELL_LETTERS_AN_HOUR,
     demo: read.SPRELL_DEMO,
     logLevel: read.SPRELL_LOG,
   };

@@ -16,7 +16,10 @@ async function main(): Promise<void> {
   );
   const feed = new JobFeed(config.databaseUrl, log);
   await feed.start();
-  const mailer = config.smtpUrl === undefined ? new MailStandIn() : smtpMailer(config.smtpUrl, config.mailFrom);
+  const mailer =
+    config.smtpUrl === undefined
+      ? new MailStandIn({ sends: config.demo })
+      : smtpMailer(config.smtpUrl, config.mailFrom);
   let publicUrl = config.publicUrl;
   const app = createApp({
     database,
@@ -24,7 +27,7 @@ async function main(): Promise<void> {
     log,
     secret: config.secret,
     mailer,
-    resetLink: (token) => `${publicUrl?.replace(/\/$/, '')}/new-password#${token}`,
+    publicUrl: () => publicUrl ?? '',
     demo: config.demo,
     webRoot: config.webRoot,
     trustProxy: config.trustProxy,

@@ -35,13 +35,20 @@ export async function buildServer() {
 }
 
 /** What the server process is told, besides its database and port. */
-export function serverEnvironment({ databaseUrl, port, demo, log, secret = randomBytes(32).toString('hex') }) {
+export function serverEnvironment({
+  databaseUrl,
+  port,
+  demo,
+  log,
+  secret = randomBytes(32).toString('hex'),
+  webRoot = WEB_ROOT,
+}) {
   return {
     ...process.env,
     NODE_ENV: 'production',
     DATABASE_URL: databaseUrl,
     PORT: String(port),
-    SPRELL_WEB_ROOT: WEB_ROOT,
+    SPRELL_WEB_ROOT: webRoot,
     SPRELL_MIGRATIONS: MIGRATIONS,
     SPRELL_DEMO: demo ? '1' : '0',
     SPRELL_LOG: log,

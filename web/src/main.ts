@@ -10,8 +10,3 @@ import App from './app/App.vue';
 import { router } from './app/router.ts';
 
 createApp(App).use(createPinia()).use(router).mount('#app');
-
-// Behind everything else: the files for days without a signal.
-window.addEventListener('load', () => {
-  void import('./app/keep-for-offline.ts').then(({ keepForOffline }) => keepForOffline());
-});

@@ -25,6 +25,10 @@ const tokenWire = z.string().regex(/^[\w-]{20,100}$/);
 export const accountWire = z.object({ id: z.uuid(), email: z.string().nullable() });
 export type AccountWire = z.infer<typeof accountWire>;
 
+/** One's own account, with the address that a letter went to and that is its own once the link in it was opened. */
+const ownAccountWire = accountWire.extend({ waitsFor: z.string().nullable() });
+export type OwnAccountWire = z.infer<typeof ownAccountWire>;
+
 /** An account with what brings this browser back into it, for as long as that is a guest's. */
 const guestWire = accountWire.extend({ key: tokenWire.nullable() });
 
@@ -34,7 +38,7 @@ export const showAccount = defineEndpoint({
   path: '/api/account',
   params: noParams,
   body: nothing,
-  response: accountWire,
+  response: ownAccountWire,
 });
 
 /**
@@ -51,13 +55,26 @@ export const beGuest = defineEndpoint({
   response: guestWire,
 });
 
-/** Gives the guest's account an address and a password. */
+/**
+ * Gives the guest's account an address and a password: once the link was opened that goes to the address, where the server
+ * sends mail, and at once where it does not. With mail the answer is the same whether or not somebody has the address.
+ */
 export const claimAccount = defineEndpoint({
   method: 'post',
   access: 'account',
   path: '/api/account/claim',
   params: noParams,
   body: z.strictObject({ email: emailWire, password: passwordWire }),
+  response: ownAccountWire,
+});
+
+/** By the link that went to the address, it is the account's. Asks for the password where another browser opens it. */
+export const confirmClaim = defineEndpoint({
+  method: 'post',
+  access: 'anyone',
+  path: '/api/account/claim/confirm',
+  params: noParams,
+  body: z.strictObject({ token: tokenWire, password: z.string().max(200).optional() }),
   response: accountWire,
 });
 

@@ -92,6 +92,7 @@ export const sendChanges = defineEndpoint({
   method: 'post',
   access: 'account',
   path: '/api/jobs/:jobId/changes',
+  size: 'batch',
   params: jobParams,
   /** `history`: the one in which the changes were made; where the job has another by now, none of them is done. */
   body: z.strictObject({ changes: z.array(sentWire).min(1).max(BATCH_LIMIT), history: historyWire.optional() }),

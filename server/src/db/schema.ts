@@ -48,6 +48,29 @@ export const guestKey = pgTable(
   (table) => [index('guest_key_account').on(table.accountId)],
 );
 
+/** An address and a password that a guest wants to be known by, until the link was opened that went to the address. */
+export const claim = pgTable('claim', {
+  accountId: uuid('account_id')
+    .primaryKey()
+    .references(() => account.id),
+  email: text('email').notNull(),
+  passwordHash: text('password_hash').notNull(),
+  /** SHA-256 of the token in the link. */
+  hash: text('hash').notNull().unique('claim_hash'),
+  expiresAt: timestamp('expires_at', { withTimezone: true }).notNull(),
+});
+
+/** How often something was tried, as rate-limiter-flexible counts it: keys are hashes, `expire` is in milliseconds. */
+export const guessCount = pgTable(
+  'guess_count',
+  {
+    key: varchar('key', { length: 255 }).primaryKey(),
+    points: integer('points').notNull().default(0),
+    expire: bigint('expire', { mode: 'number' }),
+  },
+  (table) => [index('guess_count_expire').on(table.expire)],
+);
+
 /** Sessions, as connect-pg-simple keeps them; whose they are stands in `sess`. */
 export const session = pgTable(
   'session',

@@ -16,6 +16,7 @@ export const requestId: RequestHandler = (_request, response, next) => {
 const BODY_ERRORS: Readonly<Record<string, ProblemError>> = {
   'entity.parse.failed': new ProblemError('request.not_json', 'The body is not JSON.'),
   'entity.too.large': new ProblemError('request.too_large', 'The body is too large; send fewer changes at once.'),
+  'entity.too.many': new ProblemError('request.too_large', 'The body holds too much; send fewer changes at once.'),
   'encoding.unsupported': new ProblemError('request.not_json', 'The body is in an encoding that is not read here.'),
   'charset.unsupported': new ProblemError('request.not_json', 'The body is in a character set that is not read here.'),
 };
@@ -65,7 +66,8 @@ export function errorHandler(log: Logger): ErrorRequestHandler {
     const id = response.locals['requestId'] as string;
     if (problem.status >= 500)
       log.error({ requestId: id, method: request.method, path: request.path, err: loggable(error) }, problem.message);
-    if (problem.status === 503) response.setHeader('Retry-After', '2');
+    const retryAfter = problem.retryAfter ?? (problem.status === 503 ? 2 : undefined);
+    if (retryAfter !== undefined) response.setHeader('Retry-After', String(retryAfter));
     if (response.headersSent) {
       response.destroy();
       return;

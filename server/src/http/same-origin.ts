@@ -3,24 +3,24 @@ import { ProblemError } from './problem-error.ts';
 
 /**
  * Refuses to write for a page of another origin. A browser says with every write where it comes from; whoever says
- * nothing is no browser, and carries no session of somebody else.
+ * nothing is no browser, and carries no session of somebody else. The host is the one that a proxy says the browser asked
+ * for (X-Forwarded-Host), where that proxy's word is taken.
  */
 export const sameOrigin: RequestHandler = (request, _response, next) => {
-  const { method, headers } = request;
+  const { method, headers, host, secure } = request;
   if (method === 'GET' || method === 'HEAD') {
     next();
     return;
   }
-  const { origin, host, cookie } = headers;
-  const isOurs = origin === undefined ? cookie === undefined : hostOf(origin) === host;
+  const { origin, cookie } = headers;
+  const isOurs = origin === undefined ? cookie === undefined : isPageOf(origin, host, secure);
   if (!isOurs) throw new ProblemError('request.foreign', 'This was not sent by a page of this server.');
   next();
 };
 
-function hostOf(origin: string): string | undefined {
-  try {
-    return new URL(origin).host;
-  } catch {
-    return undefined;
-  }
+/** A page that came without TLS may be anybody's: to a server behind TLS it is a stranger. */
+function isPageOf(origin: string, host: string, isBehindTls: boolean): boolean {
+  if (!URL.canParse(origin)) return false;
+  const page = new URL(origin);
+  return page.host === host && (page.protocol === 'https:' || !isBehindTls);
 }

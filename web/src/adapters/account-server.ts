@@ -4,6 +4,7 @@ import {
   askReset,
   changePassword,
   claimAccount,
+  confirmClaim,
   invite,
   listMembers,
   makeDeviceCode,
@@ -15,6 +16,7 @@ import {
   useReset,
   withdrawInvitations,
   type AccountWire,
+  type OwnAccountWire,
 } from '@sprell/contract';
 import { call } from './api-client.ts';
 import { asSomebody } from './job-server.ts';
@@ -33,8 +35,13 @@ async function entered(account: Promise<AccountWire & { readonly key?: string | 
 }
 
 export const show = () => asSomebody(() => call(showAccount, {}));
-export const claim = (email: string, password: string) =>
-  entered(asSomebody(() => call(claimAccount, {}, { email, password })));
+/** Where a letter went first, this browser is a guest's as before. */
+export async function claim(email: string, password: string): Promise<OwnAccountWire> {
+  const account = await asSomebody(() => call(claimAccount, {}, { email, password }));
+  return account.email === null ? account : { ...(await entered(Promise.resolve(account))), waitsFor: null };
+}
+export const confirm = (token: string, password?: string) =>
+  entered(call(confirmClaim, {}, { token, ...(password === undefined ? {} : { password }) }));
 export const enter = (email: string, password: string) => entered(call(signIn, {}, { email, password }));
 export const leave = (everywhere: boolean) => call(signOut, {}, { everywhere });
 export const newPassword = (current: string, password: string) => call(changePassword, {}, { current, password });

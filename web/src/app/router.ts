@@ -14,13 +14,14 @@ export const router = createRouter({
       props: ({ params: { shape } }) => ({ shape: typeof shape === 'string' ? shape : '' }),
     },
     { path: '/account', name: 'account', component: () => import('../features/account/AccountView.vue') },
-    ...(['join', 'new-password'] as const).map((purpose) => ({
+    ...(['join', 'new-password', 'confirm'] as const).map((purpose) => ({
       path: `/${purpose}`,
       name: purpose,
       component: () => import('../features/account/LinkView.vue'),
       props: { purpose },
     })),
     { path: '/help', name: 'help', component: () => import('../features/help/HelpView.vue') },
+    { path: '/licences', name: 'licences', component: () => import('../features/help/LicencesView.vue') },
     { path: '/:rest(.*)*', redirect: '/' },
   ],
 });

@@ -1,7 +1,7 @@
 import { and, eq, gt, inArray, lt, notInArray, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/client.ts';
 import { tell } from '../feed/tell.ts';
-import { account, change, guestKey, job, jobMember, oneTimeCode, session } from '../../db/schema.ts';
+import { account, change, claim, guestKey, job, jobMember, oneTimeCode, session } from '../../db/schema.ts';
 
 export type AccountRow = typeof account.$inferSelect;
 type Purpose = (typeof oneTimeCode.$inferSelect)['purpose'];
@@ -37,8 +37,32 @@ export async function findByEmail(db: Executor, email: string): Promise<AccountR
   return found;
 }
 
+export type ClaimRow = typeof claim.$inferSelect;
+
+/** One claim for each account: a later one takes the place of an earlier. */
+export async function keepClaim(db: Executor, row: ClaimRow): Promise<void> {
+  await db.delete(claim).where(lt(claim.expiresAt, new Date()));
+  await db.insert(claim).values(row).onConflictDoUpdate({ target: claim.accountId, set: row });
+}
+
+export async function findClaim(
+  db: Executor,
+  by: { readonly hash: string } | { readonly accountId: string },
+): Promise<ClaimRow | undefined> {
+  const isMeant = 'hash' in by ? eq(claim.hash, by.hash) : eq(claim.accountId, by.accountId);
+  const [found] = await db
+    .select()
+    .from(claim)
+    .where(and(isMeant, gt(claim.expiresAt, new Date())));
+  return found;
+}
+
+export async function dropClaim(db: Executor, accountId: string): Promise<void> {
+  await db.delete(claim).where(eq(claim.accountId, accountId));
+}
+
 /** Whether the guest was given the address: nobody else has it, and the account had none. */
-export async function claim(db: Executor, id: string, email: string, passwordHash: string): Promise<boolean> {
+export async function giveAddress(db: Executor, id: string, email: string, passwordHash: string): Promise<boolean> {
   if (await findByEmail(db, email)) return false;
   const claimed = await db
     .update(account)
@@ -47,6 +71,7 @@ export async function claim(db: Executor, id: string, email: string, passwordHas
     .returning({ id: account.id });
   if (claimed.length === 0) return false;
   await dropGuestKeys(db, id);
+  await dropClaim(db, id);
   return true;
 }
 
@@ -76,6 +101,7 @@ export async function moveAccount(db: Executor, from: string, to: string): Promi
         where sess ->> 'accountId' = ${from}`,
   );
   await dropGuestKeys(db, from);
+  await dropClaim(db, from);
   await tell(db, { kind: 'shut', accountId: from });
 }
 
@@ -84,6 +110,7 @@ export async function endSessions(db: Executor, accountId: string): Promise<void
   await db.delete(session).where(sql`${session.sess} ->> 'accountId' = ${accountId}`);
   await db.delete(oneTimeCode).where(eq(oneTimeCode.accountId, accountId));
   await dropGuestKeys(db, accountId);
+  await dropClaim(db, accountId);
   await tell(db, { kind: 'shut', accountId });
 }
 

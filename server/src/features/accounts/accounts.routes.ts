@@ -3,6 +3,7 @@ import {
   beGuest,
   changePassword,
   claimAccount,
+  confirmClaim,
   makeDeviceCode,
   showAccount,
   signIn,
@@ -14,31 +15,48 @@ import { Router, type RequestHandler } from 'express';
 import type { Caller } from '../../http/caller.ts';
 import { behindApi, serve } from '../../http/serve.ts';
 import type { AccountsService } from './accounts.service.ts';
+import type { ClaimsService } from './claims.service.ts';
 
 const DONE = { done: true } as const;
 
 /**
  * Routes of the account.
  * @param guarded a limit for what can be guessed at: passwords, codes
- * @param resetLink address of the page that sets a new password
  */
 export function accountRoutes(
   accounts: AccountsService,
-  { guarded, resetLink }: { readonly guarded: RequestHandler; readonly resetLink: (token: string) => string },
+  claims: ClaimsService,
+  { guarded }: { readonly guarded: RequestHandler },
 ): Router {
   const router = Router();
-  for (const { path } of [beGuest, claimAccount, signIn, changePassword, useDeviceCode, askReset, useReset])
+  for (const { path } of [
+    beGuest,
+    claimAccount,
+    confirmClaim,
+    signIn,
+    changePassword,
+    useDeviceCode,
+    askReset,
+    useReset,
+  ])
     // At this address alone: that of using a link begins like that of asking for one.
     router.all(behindApi(path), guarded);
 
-  serve(router, showAccount, ({ accountId }) => accounts.show(accountId));
+  serve(router, showAccount, async ({ accountId }) => ({
+    ...(await accounts.show(accountId)),
+    waitsFor: await claims.waitsFor(accountId),
+  }));
   serve(router, beGuest, async ({ accountId, caller, body }) => {
     const there = accountId === undefined ? undefined : await accounts.show(accountId).catch(() => undefined);
     if (there) return { ...there, key: null };
     return entered(caller, await (body.key === undefined ? accounts.makeGuest() : accounts.guestAgain(body.key)));
   });
-  serve(router, claimAccount, async ({ accountId, caller, body }) =>
-    entered(caller, await accounts.claim(accountId, body.email, body.password)),
+  serve(router, claimAccount, async ({ accountId, caller, body }) => {
+    const account = await claims.claim(accountId, body.email, body.password);
+    return account.email === null ? account : entered(caller, account);
+  });
+  serve(router, confirmClaim, async ({ accountId, caller, body }) =>
+    entered(caller, await claims.confirm(body.token, body.password, accountId)),
   );
   serve(router, signIn, async ({ accountId, caller, body }) =>
     entered(caller, await accounts.signIn(body.email, body.password, accountId)),
@@ -58,7 +76,7 @@ export function accountRoutes(
     entered(caller, await accounts.useDeviceCode(body.code, accountId)),
   );
   serve(router, askReset, ({ body }) => {
-    accounts.askReset(body.email, resetLink);
+    accounts.askReset(body.email);
     return Promise.resolve(DONE);
   });
   serve(router, useReset, async ({ accountId, caller, body }) =>

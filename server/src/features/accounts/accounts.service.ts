@@ -1,10 +1,10 @@
 import type { AccountWire } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import type { Database, Executor } from '../../db/client.ts';
+import type { Guesses } from '../../http/guesses.ts';
 import { ProblemError } from '../../http/problem-error.ts';
-import type { Mailer } from '../mail/mailer.ts';
+import type { Letters } from '../mail/letters.ts';
 import {
-  claim,
   endSessions,
   findAccount,
   findByEmail,
@@ -18,6 +18,7 @@ import {
   type AccountRow,
 } from './accounts.repository.ts';
 import { hashPassword, hashSecret, isPassword, makeDeviceCode, makeToken } from './secrets.ts';
+import { refuseWeak } from './weak-password.ts';
 
 const DEVICE_CODE_MINUTES = 15;
 const RESET_MINUTES = 60;
@@ -31,13 +32,14 @@ export interface AccountsService {
   makeGuest(): Promise<GuestWire>;
   /** The guest that a key belongs to. @throws {ProblemError} code.unknown */
   guestAgain(key: string): Promise<GuestWire>;
-  /** @throws {ProblemError} account.email_taken; account.claimed */
-  claim(accountId: string, email: string, password: string): Promise<AccountWire>;
-  /** @param guestId the browser's account so far: where it is a guest's, what it made goes along. @throws account.wrong */
+  /**
+   * @param guestId the browser's account so far: where it is a guest's, what it made goes along
+   * @throws {ProblemError} account.wrong; request.too_many, where too many passwords were wrong, from wherever they came
+   */
   signIn(email: string, password: string, guestId: string | undefined): Promise<AccountWire>;
   /** Signs out every browser of the account; codes, links and keys that open it end too. */
   endSessions(accountId: string): Promise<void>;
-  /** Ends all that `endSessions` does. @throws {ProblemError} account.wrong */
+  /** Ends all that `endSessions` does. @throws {ProblemError} account.wrong; password.weak; request.too_many */
   changePassword(accountId: string, current: string, password: string): Promise<void>;
   makeDeviceCode(accountId: string): Promise<{ code: string; expiresAt: string }>;
   /** @throws {ProblemError} code.unknown */
@@ -45,10 +47,9 @@ export interface AccountsService {
   /**
    * Writes to the address, where there is such an account: behind the answer, which tells neither in words nor by its time
    * whether there is one.
-   * @param link makes the address of the page from the token
    */
-  askReset(email: string, link: (token: string) => string): void;
-  /** Ends all that `endSessions` does. @throws {ProblemError} code.unknown */
+  askReset(email: string): void;
+  /** Ends all that `endSessions` does. @throws {ProblemError} code.unknown; password.weak */
   useReset(token: string, password: string, guestId: string | undefined): Promise<AccountWire>;
 }
 
@@ -58,7 +59,8 @@ export type Welcome = (tx: Executor, accountId: string) => Promise<void>;
 /** @param report of what failed behind an answer */
 export function makeAccountsService(
   db: Database,
-  mailer: Mailer,
+  letters: Letters,
+  guesses: Guesses,
   welcome: Welcome,
   report: (error: unknown) => void,
 ): AccountsService {
@@ -75,17 +77,13 @@ export function makeAccountsService(
     return found;
   }
 
-  async function sendReset(email: string, link: (token: string) => string): Promise<void> {
+  async function sendReset(email: string): Promise<void> {
     const found = await findByEmail(db, email);
-    if (!found) return;
+    if (!found || !(await guesses.isWithin('letter', email))) return;
     const token = makeToken();
     const expiresAt = inMinutes(RESET_MINUTES);
     await keepCode(db, { hash: hashSecret(token), purpose: 'reset', accountId: found.id, expiresAt });
-    await mailer.send({
-      to: email,
-      subject: 'A new password for Sprell',
-      text: `Somebody asked for a new password for this address. If it was you, set it here within the hour:\n\n${link(token)}\n\nIf it was not, nothing has changed and nothing need be done.`,
-    });
+    await letters.send(email, { kind: 'reset', token });
   }
 
   return {
@@ -107,32 +105,22 @@ export function makeAccountsService(
       if (!found) throw new ProblemError('code.unknown', 'This browser is not signed in any more; sign in again.');
       return { ...toWire(found), key };
     },
-    claim: async (accountId, email, password) => {
-      const passwordHash = await hashPassword(password);
-      return db.transaction(async (tx) => {
-        const found = await findAccount(tx, accountId);
-        if (typeof found?.email === 'string')
-          throw new ProblemError('account.claimed', 'This account has an address already.');
-        const isClaimed = await claim(tx, accountId, email, passwordHash).catch((error: unknown) => {
-          if (isTaken(error)) return false;
-          throw error;
-        });
-        if (!isClaimed)
-          throw new ProblemError('account.email_taken', 'There is an account with this address; sign in.');
-        return { id: accountId, email };
-      });
-    },
     signIn: async (email, password, guestId) => {
+      // By the address that was written, whether or not anybody has it.
+      await guesses.count('password', email);
       const found = await findByEmail(db, email);
       if (!(await isPassword(found?.passwordHash, password)) || !found)
         throw new ProblemError('account.wrong', 'The address or the password is not right.');
+      await guesses.forget('password', email);
       return db.transaction((tx) => joined(tx, found, guestId));
     },
     endSessions: (accountId) => db.transaction((tx) => endSessions(tx, accountId)),
     changePassword: async (accountId, current, password) => {
       const found = await findAccount(db, accountId);
+      await guesses.count('password', found?.email ?? accountId);
       if (!(await isPassword(found?.passwordHash, current)))
         throw new ProblemError('account.wrong', 'The password is not right.');
+      await refuseWeak(password, found?.email);
       const passwordHash = await hashPassword(password);
       await db.transaction(async (tx) => {
         await setPassword(tx, accountId, passwordHash);
@@ -151,8 +139,9 @@ export function makeAccountsService(
         const account = await joined(tx, found, guestId);
         return { ...account, key: found.email === null ? await aGuestKey(tx, found.id) : null };
       }),
-    askReset: (email, link) => void sendReset(email, link).catch(report),
+    askReset: (email) => void sendReset(email).catch(report),
     useReset: async (token, password, guestId) => {
+      await refuseWeak(password);
       const passwordHash = await hashPassword(password);
       return db.transaction(async (tx) => {
         const found = await byCode(tx, token, 'reset');
@@ -172,10 +161,3 @@ async function aGuestKey(tx: Executor, accountId: string): Promise<string> {
 
 const inMinutes = (minutes: number) => new Date(Date.now() + minutes * 60_000);
 const toWire = ({ id, email }: AccountRow): AccountWire => ({ id, email });
-
-/** Two browsers claimed the same address at the same moment: the database lets one through. */
-function isTaken(error: unknown): boolean {
-  for (let cause: unknown = error; cause instanceof Error; cause = cause.cause)
-    if ((cause as { code?: string }).code === '23505') return true;
-  return false;
-}

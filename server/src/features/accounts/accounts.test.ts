@@ -1,7 +1,8 @@
 import type { AccountWire, JobSummary } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
-import { startTestApp, type Browser, type Guest, type TestApp } from '../../testing/test-app.ts';
+import { anAddress, claimed, codeOf, PASSWORD, signIn } from '../../testing/people.ts';
+import { startTestApp, tokenFor, tokensFor, type Browser, type TestApp } from '../../testing/test-app.ts';
 
 let test: TestApp;
 beforeAll(async () => {
@@ -9,9 +10,6 @@ beforeAll(async () => {
 });
 afterAll(() => test.close());
 
-let made = 0;
-const anAddress = () => `carpenter${(made += 1)}@example.test`;
-const PASSWORD = 'plumb and square';
 const READING = { length: 'mm', finest: 16, metricStep: '1', rounding: 'nearest', fractions: 'lowest' };
 
 async function aJob({ browser }: { readonly browser: Browser }, title: string): Promise<string> {
@@ -22,29 +20,13 @@ async function aJob({ browser }: { readonly browser: Browser }, title: string): 
 }
 const titles = async (browser: Browser) =>
   ((await browser.get('/api/jobs').expect(200)).body as JobSummary[]).map(({ title }) => title).sort();
-const codeOf = ({ body }: { body: unknown }) => (body as { code?: string }).code;
-
-async function claimed(): Promise<Guest & { readonly email: string }> {
-  const guest = await test.guest();
-  const email = anAddress();
-  await guest.browser.post('/api/account/claim').send({ email, password: PASSWORD }).expect(200);
-  return { ...guest, email };
-}
-/** What is in the links for a new password that an address was sent, the last first. They come behind the answer. */
-const tokensFor = (email: string, count: number) =>
-  vi.waitFor(() => {
-    const mails = test.mail.sent().filter(({ to }) => to === email);
-    expect(mails).toHaveLength(count);
-    return mails.map(({ text }) => /new-password#(\S+)/.exec(text)?.[1]);
-  });
-const signIn = (browser: Browser, email: string, password = PASSWORD) =>
-  browser.post('/api/account/sign-in').send({ email, password });
+const resetToken = (email: string) => tokenFor(test.mail, email, 'new-password');
 
 describe('a guest', () => {
   it('has an account of its own, the same one for as long as the browser knows it', async () => {
     const { browser, accountId } = await test.guest();
     expect((await browser.post('/api/account/guest').send({})).body).toEqual({ id: accountId, email: null, key: null });
-    expect((await browser.get('/api/account')).body).toEqual({ id: accountId, email: null });
+    expect((await browser.get('/api/account')).body).toEqual({ id: accountId, email: null, waitsFor: null });
     expect(codeOf(await test.browser().get('/api/account').expect(401))).toBe('account.needed');
   });
 
@@ -57,7 +39,7 @@ describe('a guest', () => {
     const again = test.browser();
     await again.post('/api/account/guest').send({ key }).expect(200, { id, email: null, key });
     await again.get('/api/jobs').expect(200);
-    await again.post('/api/account/claim').send({ email: anAddress(), password: PASSWORD }).expect(200);
+    await test.claim(again, anAddress(), PASSWORD);
     expect(codeOf(await test.browser().post('/api/account/guest').send({ key }).expect(404))).toBe('code.unknown');
   });
 
@@ -65,43 +47,19 @@ describe('a guest', () => {
     const answer = await test.browser().post('/api/account/guest').send({});
     const [cookie] = answer.headers['set-cookie'] as unknown as string[];
     expect(cookie).toMatch(/^sprell=.*; Path=\/; Expires=.*; HttpOnly; SameSite=Lax$/);
-    const behindTls = await test.browser().post('/api/account/guest').set('X-Forwarded-Proto', 'https').send({});
+    const behindTls = await test
+      .browser()
+      .post('/api/account/guest')
+      .set('X-Forwarded-Proto', 'https')
+      .set('Origin', 'https://sprell.test')
+      .send({});
     expect(behindTls.headers['set-cookie']?.[0]).toContain('; Secure');
-  });
-
-  it('claims the account with an address and a password, and keeps what was made', async () => {
-    const guest = await test.guest();
-    await aJob(guest, 'Shed');
-    const email = anAddress();
-    const answer = await guest.browser
-      .post('/api/account/claim')
-      .send({ email: ` ${email.toUpperCase()} `, password: PASSWORD });
-    expect(answer.body).toEqual({ id: guest.accountId, email });
-    // In a session of its own: a cookie of the guest that somebody saw opens nothing of the account.
-    expect(answer.headers['set-cookie']?.[0]).toMatch(/^sprell=/);
-    const again = await guest.browser.post('/api/account/claim').send({ email: anAddress(), password: PASSWORD });
-    expect([again.status, codeOf(again)]).toEqual([409, 'account.claimed']);
-    const other = await test.guest();
-    const taken = await other.browser.post('/api/account/claim').send({ email, password: PASSWORD });
-    expect([taken.status, codeOf(taken)]).toEqual([409, 'account.email_taken']);
-    const elsewhere = test.browser();
-    await signIn(elsewhere, email).expect(200);
-    expect(await titles(elsewhere)).toEqual(['Shed']);
-  });
-
-  it('loses an address to no one when two claim it at once', async () => {
-    const email = anAddress();
-    const guests = await Promise.all([test.guest(), test.guest(), test.guest()]);
-    const answers = await Promise.all(
-      guests.map(({ browser }) => browser.post('/api/account/claim').send({ email, password: PASSWORD })),
-    );
-    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409, 409]);
   });
 });
 
 describe('signing in', () => {
   it('says the same of a wrong password and of an address that is unknown', async () => {
-    const { email } = await claimed();
+    const { email } = await claimed(test);
     const wrong = await signIn(test.browser(), email, 'out of plumb');
     const unknown = await signIn(test.browser(), anAddress());
     expect([wrong.status, codeOf(wrong)]).toEqual([401, 'account.wrong']);
@@ -109,7 +67,7 @@ describe('signing in', () => {
   });
 
   it("brings what the browser's guest made along, on its other devices too", async () => {
-    const owner = await claimed();
+    const owner = await claimed(test);
     await aJob(owner, 'Porch');
     const guest = await test.guest();
     const jobId = await aJob(guest, 'Gate');
@@ -128,7 +86,7 @@ describe('signing in', () => {
   });
 
   it('opens a session with another id, so that one known before opens nothing', async () => {
-    const { email } = await claimed();
+    const { email } = await claimed(test);
     const browser = test.browser();
     const made = await browser.post('/api/account/guest').send({});
     const before = made.headers['set-cookie']?.[0]?.split(';')[0] as string;
@@ -138,7 +96,7 @@ describe('signing in', () => {
   });
 
   it('ends here, or everywhere at once', async () => {
-    const { browser, email } = await claimed();
+    const { browser, email } = await claimed(test);
     const [second, third] = [test.browser(), test.browser()];
     await signIn(second, email).expect(200);
     await signIn(third, email).expect(200);
@@ -150,7 +108,7 @@ describe('signing in', () => {
   });
 
   it('takes codes, links and keys along when it ends everywhere', async () => {
-    const { browser, email } = await claimed();
+    const { browser, email } = await claimed(test);
     const codes: string[] = [];
     const aCode = async (from: Browser) => {
       const { body } = await from.post('/api/account/code').send({}).expect(200);
@@ -171,7 +129,8 @@ describe('signing in', () => {
 
     await test.browser().post('/api/account/reset').send({ email }).expect(200);
     await test.browser().post('/api/account/reset').send({ email }).expect(200);
-    const tokens = await tokensFor(email, 2);
+    await vi.waitFor(() => expect(tokensFor(test.mail, email, 'new-password')).toHaveLength(2));
+    const tokens = tokensFor(test.mail, email, 'new-password');
     const use = (token: string | undefined) =>
       test.browser().post('/api/account/reset/use').send({ token, password: 'sharp as a chisel' });
     expect(new Set(tokens).size).toBe(2);
@@ -185,7 +144,7 @@ describe('signing in', () => {
   });
 
   it('is ended though a request of it was under way, first thing that day', async () => {
-    const { browser, email } = await claimed();
+    const { browser, email } = await claimed(test);
     const other = test.browser();
     await signIn(other, email).expect(200);
     await test.database.pool.query(`update session set sess = jsonb_set(sess::jsonb, '{day}', '"2001-01-01"')::json`);
@@ -210,7 +169,7 @@ describe('signing in', () => {
   });
 
   it('takes a new password where the old one is known, and ends every other session', async () => {
-    const { browser, email } = await claimed();
+    const { browser, email } = await claimed(test);
     const other = test.browser();
     await signIn(other, email).expect(200);
     const change = (current: string) =>
@@ -224,7 +183,7 @@ describe('signing in', () => {
   });
 
   it('keeps passwords by a hash that costs memory, and codes by a hash', async () => {
-    const { accountId, browser } = await claimed();
+    const { accountId, browser } = await claimed(test);
     const { body } = await browser.post('/api/account/code').send({});
     const { rows } = await test.database.pool.query('select * from account where id = $1', [accountId]);
     expect((rows[0] as { password_hash: string }).password_hash).toMatch(/^\$argon2id\$v=19\$m=19456,t=2,p=1\$/);
@@ -271,9 +230,9 @@ describe('a code for another device', () => {
 
 describe('a forgotten password', () => {
   it('is set anew by a link that goes to the address, is good once, and ends every session', async () => {
-    const { browser, email } = await claimed();
+    const { browser, email } = await claimed(test);
     await test.browser().post('/api/account/reset').send({ email }).expect(200);
-    const [token] = await tokensFor(email, 1);
+    const token = await resetToken(email);
     const fresh = test.browser();
     const set = () => fresh.post('/api/account/reset/use').send({ token, password: 'sharp as a chisel' });
     await set().expect(200);
@@ -291,7 +250,7 @@ describe('a forgotten password', () => {
   });
 
   it('answers alike where mail is slow or does not go, and tells by no word who has an account', async () => {
-    const { email } = await claimed();
+    const { email } = await claimed(test);
     const never = vi.spyOn(test.mail, 'send').mockReturnValue(new Promise(() => undefined));
     await test.browser().post('/api/account/reset').send({ email }).expect(200, { done: true });
     await vi.waitFor(() => expect(never).toHaveBeenCalledOnce());
@@ -321,29 +280,6 @@ describe('the door', () => {
       const answer = await browser.post('/api/account/code').set('Origin', origin).send({});
       expect([answer.status, codeOf(answer)]).toEqual([403, 'request.foreign']);
     }
-  });
-
-  it('lets passwords and codes be guessed at only so often', async () => {
-    const small = await startTestApp({ limits: { requestsAMinute: 30, guessesAQuarterHour: 3 } });
-    const browser = small.browser();
-    for (let tries = 0; tries < 3; tries += 1) await signIn(browser, 'a@example.test').expect(401);
-    const answer = await signIn(browser, 'a@example.test');
-    expect([answer.status, codeOf(answer)]).toEqual([429, 'request.too_many']);
-    expect(Number(answer.headers['retry-after'])).toBeGreaterThan(0);
-    await small.close();
-  });
-
-  it('counts each try once', async () => {
-    const small = await startTestApp({ limits: { requestsAMinute: 100, guessesAQuarterHour: 3 } });
-    const use = () =>
-      small
-        .browser()
-        .post('/api/account/reset/use')
-        .send({ token: 'x'.repeat(43), password: PASSWORD });
-    const statuses = [];
-    for (let tries = 0; tries < 4; tries += 1) statuses.push((await use()).status);
-    expect(statuses).toEqual([404, 404, 404, 429]);
-    await small.close();
   });
 
   it('is open to so many requests a minute', async () => {

@@ -8,6 +8,8 @@ export interface Mail {
 
 /** Sends mail, or stands in for what does. */
 export interface Mailer {
+  /** Whether somebody gets what is sent. */
+  readonly sends: boolean;
   send(mail: Mail): Promise<void>;
 }
 
@@ -15,6 +17,7 @@ export interface Mailer {
 export function smtpMailer(url: string, from: string): Mailer {
   const transport = createTransport(url);
   return {
+    sends: true,
     send: async (mail) => {
       await transport.sendMail({ from, ...mail });
     },
@@ -29,7 +32,13 @@ const KEPT = 50;
 
 /** Sends nothing and keeps the last of it, to be looked at. */
 export class MailStandIn implements Mailer {
+  /** Whether it can be looked at. */
+  readonly sends: boolean;
   #sent: SentMail[] = [];
+
+  constructor({ sends }: { readonly sends: boolean }) {
+    this.sends = sends;
+  }
 
   send(mail: Mail): Promise<void> {
     this.#sent = [{ ...mail, at: new Date() }, ...this.#sent].slice(0, KEPT);

@@ -86,7 +86,7 @@ describe('a job that others are invited to', () => {
   it('goes along when its owner or a member signs in to an account', async () => {
     const email = `crew${Date.now()}@example.test`;
     const account = await test.guest();
-    await account.browser.post('/api/account/claim').send({ email, password: 'plumb and square' }).expect(200);
+    await test.claim(account.browser, email, 'plumb and square');
     await accept(other, await invited('edit')).expect(200);
     await accept(account, await invited('read')).expect(200);
     const signIn = (browser: Browser) =>

@@ -38,8 +38,13 @@ const kept = computed(() => {
 const said = ref<string>();
 
 async function claim(values: { email: string; new: string }): Promise<void> {
-  const isDone = await accounts.enterBy((server) => server.claim(values.email, values.new));
-  said.value = isDone ? 'The account has an address now; sign in with it anywhere.' : undefined;
+  const outcome = await accounts.claim(values.email, values.new);
+  said.value =
+    outcome === 'kept'
+      ? 'The account has an address now; sign in with it anywhere.'
+      : outcome === 'written'
+        ? `A letter is on its way to ${values.email}.`
+        : undefined;
 }
 async function signIn(values: { email: string; current: string }): Promise<void> {
   const isDone = await accounts.enterBy((server) => server.enter(values.email, values.current));
@@ -63,6 +68,10 @@ async function changePassword(values: { current: string; new: string }): Promise
       <PlainCard title="This device">
         <p data-test="whose">
           {{ email === undefined ? 'The jobs here belong to this device, as a guest.' : `Signed in as ${email}.` }}
+        </p>
+        <p v-if="accounts.waitsFor" class="waits" data-test="waits-for">
+          A letter went to {{ accounts.waitsFor }}. Open the link in it within a day, best on this device; until then
+          nothing changes. If none comes, look at the address and send it again below.
         </p>
         <SignOut v-if="email !== undefined" />
         <p data-test="kept">{{ kept }}</p>
@@ -122,6 +131,11 @@ async function changePassword(values: { current: string; new: string }): Promise
 .body > * {
   break-inside: avoid;
   margin-bottom: 16px;
+}
+.waits {
+  overflow-wrap: anywhere;
+  padding: 8px 12px;
+  background: var(--chalk-wash);
 }
 .messages {
   position: fixed;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Where a link leads that somebody was sent: into a job, or to a new password. Nothing happens before a touch. */
+/** Where a link leads that somebody was sent: into a job, to a new password or an address. Nothing happens before a touch. */
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
 import PlainButton from '../../ui/PlainButton.vue';
@@ -7,7 +7,7 @@ import { useJobStore } from '../job/job.store.ts';
 import { useAccount } from './account.store.ts';
 import PasswordForm from './PasswordForm.vue';
 
-const props = defineProps<{ purpose: 'join' | 'new-password' }>();
+const props = defineProps<{ purpose: 'join' | 'new-password' | 'confirm' }>();
 const accounts = useAccount();
 const store = useJobStore();
 const router = useRouter();
@@ -21,6 +21,12 @@ async function join(): Promise<void> {
   await store.open(joined.jobId);
   await router.push('/');
 }
+/** Opened on another device than it was asked for on: whoever has the mailbox alone does not get in. */
+const isElsewhere = ref(false);
+async function confirm(password?: string): Promise<void> {
+  if (await accounts.enterBy((server) => server.confirm(token.value, password))) await router.push('/account');
+  else isElsewhere.value ||= accounts.problemCode === 'password.needed';
+}
 async function set(values: { new: string }): Promise<void> {
   if (await accounts.enterBy((server) => server.reset(token.value, values.new))) await router.push('/account');
 }
@@ -33,6 +39,22 @@ async function set(values: { new: string }): Promise<void> {
       <p>You were invited to a job. Opening it puts it beside the jobs of this device.</p>
       <PlainButton leading :disabled="accounts.isBusy" data-test="join" @click="join">Open the job</PlainButton>
     </template>
+    <template v-else-if="props.purpose === 'confirm' && !isElsewhere">
+      <p>This keeps your jobs under the address that the letter went to.</p>
+      <PlainButton leading :disabled="accounts.isBusy" data-test="confirm" @click="confirm()"
+        >Keep them under it</PlainButton
+      >
+    </template>
+    <PasswordForm
+      v-else-if="props.purpose === 'confirm'"
+      title="Keep them under the address"
+      about="It was asked for on another device. The password that was chosen there shows that it was you."
+      :asks="['current']"
+      action="Keep them under it"
+      :busy="accounts.isBusy"
+      data-test="confirm-elsewhere"
+      @send="({ current }) => confirm(current)"
+    />
     <PasswordForm
       v-else
       title="A new password"
@@ -42,7 +64,9 @@ async function set(values: { new: string }): Promise<void> {
       :busy="accounts.isBusy"
       @send="set"
     />
-    <p v-if="accounts.problem" class="problem" role="alert">{{ accounts.problem }}</p>
+    <p v-if="accounts.problem && accounts.problemCode !== 'password.needed'" class="problem" role="alert">
+      {{ accounts.problem }}
+    </p>
     <RouterLink to="/">To the bench</RouterLink>
   </main>
 </template>

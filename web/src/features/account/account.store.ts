@@ -1,6 +1,6 @@
-import type { AccountWire } from '@sprell/contract';
+import type { AccountWire, OwnAccountWire, ProblemCode } from '@sprell/contract';
 import { defineStore } from 'pinia';
-import { ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import type * as AccountServer from '../../adapters/account-server.ts';
 import { forgetAll, remember, remembered } from '../../adapters/local-memory.ts';
 import { localStore } from '../../adapters/local/local-store-loader.ts';
@@ -11,9 +11,14 @@ import { useJobStore } from '../job/job.store.ts';
 export const useAccount = defineStore('account', () => {
   const jobs = useJobStore();
   /** As it was known last, where the server cannot be asked. */
-  const account = shallowRef<AccountWire | undefined>(remembered<AccountWire>('who'));
-  /** What went wrong with what was asked last, in words. */
+  const account = shallowRef<AccountWire | OwnAccountWire | undefined>(remembered<AccountWire>('who'));
+  /** The address that a letter went to, while its link was not opened yet. */
+  const waitsFor = computed(() =>
+    account.value && 'waitsFor' in account.value ? (account.value.waitsFor ?? undefined) : undefined,
+  );
+  /** What went wrong with what was asked last, in words, and what the server calls it. */
   const problem = ref<string>();
+  const problemCode = ref<ProblemCode | 'offline'>();
   const isBusy = ref(false);
 
   /**
@@ -22,10 +27,12 @@ export const useAccount = defineStore('account', () => {
    */
   async function read<T>(what: (server: typeof AccountServer) => Promise<T>): Promise<T | undefined> {
     problem.value = undefined;
+    problemCode.value = undefined;
     try {
       return await what(await import('../../adapters/account-server.ts'));
     } catch (error) {
       problem.value = error instanceof RequestFailure ? error.message : 'That could not be asked; try again.';
+      problemCode.value = error instanceof RequestFailure ? error.code : undefined;
       return undefined;
     }
   }
@@ -40,7 +47,7 @@ export const useAccount = defineStore('account', () => {
     }
   }
 
-  function know(known: AccountWire): void {
+  function know(known: AccountWire | OwnAccountWire): void {
     account.value = known;
     remember('who', known);
   }
@@ -59,6 +66,16 @@ export const useAccount = defineStore('account', () => {
     return true;
   }
 
+  /** @returns whether the address is the account's now, or a letter went there first; undefined where neither is so */
+  async function claim(email: string, password: string): Promise<'kept' | 'written' | undefined> {
+    const claimed = await ask((server) => server.claim(email, password));
+    if (claimed === undefined) return undefined;
+    know(claimed);
+    if (claimed.email === null) return 'written';
+    await jobs.start();
+    return 'kept';
+  }
+
   /** How many changes would be lost on this device by signing out. */
   async function unsent(): Promise<number> {
     return (await localStore()).countWaiting();
@@ -73,5 +90,5 @@ export const useAccount = defineStore('account', () => {
     return true;
   }
 
-  return { account, problem, isBusy, read, ask, load, enterBy, unsent, leave };
+  return { account, waitsFor, problem, problemCode, isBusy, read, ask, load, enterBy, claim, unsent, leave };
 });

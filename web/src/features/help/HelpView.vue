@@ -97,43 +97,14 @@ const units = UNITS.filter(({ words }) => words.length > 0).map(({ id, words }) 
         </div>
       </dl>
     </section>
+    <p>
+      <RouterLink class="back" to="/licences">Fonts and libraries that Sprell is built on, with their terms</RouterLink>
+    </p>
   </main>
 </template>
 
+<style scoped src="./help.css"></style>
 <style scoped>
-.help {
-  max-width: 860px;
-  margin: 0 auto;
-  padding: 16px 24px 48px;
-}
-header {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  justify-content: space-between;
-  gap: 8px 24px;
-  border-bottom: 2px solid var(--ink);
-  padding-bottom: 8px;
-}
-h1 {
-  margin: 0;
-  font-size: 28px;
-}
-h2 {
-  margin: 32px 0 4px;
-  font-size: 20px;
-}
-p {
-  margin: 8px 0;
-  max-width: 68ch;
-}
-.back {
-  color: var(--chalk);
-  font-weight: 500;
-  min-height: var(--touch);
-  display: inline-flex;
-  align-items: center;
-}
 table {
   width: 100%;
   border-collapse: collapse;
