@@ -3,11 +3,10 @@
  * the same tables in the same run: 16 connections, each with a job of its own, taken in turns so that what else the
  * machine does falls on both alike.
  */
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import autocannon from 'autocannon';
 import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
+import { startServers, tool } from './servers.ts';
 
 const CONNECTIONS = 16;
 const SECONDS = 2;
@@ -16,60 +15,18 @@ const ROUNDS = 15;
 const LINES = 50;
 /** Jobs and lines that are there besides, as after some weeks, and counted by PostgreSQL as they are within minutes. */
 const [OTHER_JOBS, OTHER_LINES, BATCH] = [32, 600, 200];
-const SECRET = 'a secret for as long as this is measured';
 
-interface Running {
-  readonly port: number;
-  stop(): Promise<void>;
-}
-interface Cluster {
-  readonly url: string;
-}
-
-const tool = async <T>(file: string) => (await import(new URL(`../../tools/lib/${file}`, import.meta.url).href)) as T;
-
-interface Servers {
-  readonly ours: number;
-  readonly bare: number;
-  readonly databaseUrl: string;
-  stop(): Promise<void>;
-}
-
-/** Both on one database that is as careful as in real use: what is answered has reached the disk. */
-async function startServers(): Promise<Servers> {
-  const { buildServer, buildWeb } = await tool<{ buildServer(): Promise<void>; buildWeb(): Promise<void> }>(
-    'build.mjs',
-  );
-  const { startCluster, removeCluster } = await tool<{
-    startCluster(home: string): Promise<Cluster>;
-    removeCluster(home: string): Promise<void>;
-  }>('cluster.mjs');
-  const { startServer } = await tool<{ startServer(options: object): Promise<Running> }>('server-process.mjs');
+async function startBoth() {
   const { bundleForNode } = await tool<{ bundleForNode(entry: string, to: string, external: string[]): Promise<void> }>(
     'bundle.mjs',
   );
-  await buildServer();
-  await buildWeb();
   const bundle = new URL('bare-server.mjs', import.meta.url).pathname;
   await bundleForNode(new URL('../../benchmarks/src/bare-server.ts', import.meta.url).pathname, bundle, ['pg-native']);
-  const home = join(tmpdir(), `sprell-bench-${process.pid}`);
-  const cluster = await startCluster(home);
-  process.env['SPRELL_REQUESTS_A_MINUTE'] = '100000000';
-  process.env['SPRELL_GUESSES_A_QUARTER_HOUR'] = '100000';
-  const options = { databaseUrl: cluster.url, port: 0, demo: false, secret: SECRET, log: 'warn' };
-  const ours = await startServer(options);
-  const bare = await startServer({ ...options, bundle });
-  return {
-    ours: ours.port,
-    bare: bare.port,
-    databaseUrl: cluster.url,
-    stop: async () => {
-      await ours.stop();
-      await bare.stop();
-      await removeCluster(home);
-    },
-  };
+  const servers = await startServers(1);
+  const [ours = ''] = servers.addresses;
+  return { ours, bare: await servers.start(bundle), databaseUrl: servers.databaseUrl, stop: servers.stop };
 }
+type Both = Awaited<ReturnType<typeof startBoth>>;
 
 interface Job {
   readonly id: string;
@@ -92,8 +49,7 @@ const addedLine = (job: Job) => {
   };
 };
 
-async function makeJob(port: number, lines: number): Promise<Job> {
-  const address = `http://127.0.0.1:${port}`;
+async function makeJob(address: string, lines: number): Promise<Job> {
   const ask = (path: string, body: object, cookie = '') =>
     fetch(`${address}${path}`, {
       method: 'POST',
@@ -113,7 +69,7 @@ async function makeJob(port: number, lines: number): Promise<Job> {
   return job;
 }
 
-async function fill({ ours, databaseUrl }: Servers): Promise<void> {
+async function fill({ ours, databaseUrl }: Both): Promise<void> {
   for (let job = 0; job < OTHER_JOBS; job += 1) await makeJob(ours, OTHER_LINES);
   const client = new pg.Client({ connectionString: databaseUrl });
   await client.connect();
@@ -137,8 +93,7 @@ interface Load {
   readonly p99: number;
 }
 
-async function load(port: number, jobs: readonly Job[], requestFor: RequestFor, encoding: string): Promise<Load> {
-  const url = `http://127.0.0.1:${port}`;
+async function load(url: string, jobs: readonly Job[], requestFor: RequestFor, encoding: string): Promise<Load> {
   const waiting = [...jobs];
   const result = await autocannon({
     url,
@@ -168,7 +123,7 @@ const quartiles = (values: readonly number[]) => {
   );
 };
 
-async function compareLoads(title: string, servers: Servers, requestFor: RequestFor, encoding = 'identity') {
+async function compareLoads(title: string, servers: Both, requestFor: RequestFor, encoding = 'identity') {
   const jobs = await Promise.all(Array.from({ length: CONNECTIONS }, () => makeJob(servers.ours, LINES)));
   const ours: Load[] = [];
   const bare: Load[] = [];
@@ -195,7 +150,7 @@ async function compareLoads(title: string, servers: Servers, requestFor: Request
   );
 }
 
-const servers = await startServers();
+const servers = await startBoth();
 try {
   await fill(servers);
   await compareLoads('A line added, 16 connections, a job each', servers, adding);

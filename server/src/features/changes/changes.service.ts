@@ -6,6 +6,7 @@ import { countJobs, countHeld, insertJob, readingColumns, type JobRow } from '..
 import { noSuchJob } from '../jobs/jobs.service.ts';
 import { Batch } from './batch.ts';
 import { know, write } from './changes.repository.ts';
+import { InTurn } from './in-turn.ts';
 
 export interface ChangesService {
   /**
@@ -27,14 +28,15 @@ export interface Sent {
 const MOST_JOBS = 2000;
 /** Lines and things of one job. */
 const MOST_HELD = 50_000;
-/** Whoever comes too late looks again. One of those at work on a job always gets through. */
+/** Whoever came later than another process looks again. One of those at work on a job always gets through. */
 const TRIES = 100;
 
 export function makeChangesService({ db, inTransaction }: OpenDatabase, feed: JobFeed): ChangesService {
+  const turns = new InTurn();
   return {
     apply: async (accountId, jobId, sent) => {
       const [first] = sent.changes;
-      const done =
+      const done = await turns.do(jobId, async () =>
         first?.kind === 'job.add'
           ? await inTransaction(async (tx) => {
               const { title, reading } = first;
@@ -43,7 +45,8 @@ export function makeChangesService({ db, inTransaction }: OpenDatabase, feed: Jo
                 throw new ProblemError('account.full', `No more than ${MOST_JOBS} jobs are kept for one account.`);
               return applyTo(tx, accountId, jobId, sent);
             })
-          : await applyTo(db, accountId, jobId, sent);
+          : await applyTo(db, accountId, jobId, sent),
+      );
       feed.changed(jobId, done.revision);
       return done;
     },

@@ -4,7 +4,7 @@ import type { AddressInfo } from 'node:net';
 import pg from 'pg';
 import { pino } from 'pino';
 import { v7 as uuidv7 } from 'uuid';
-import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { createApp } from '../../app.ts';
 import { aLine } from '../../testing/a-line.ts';
 import { appParts, startTestApp, type Guest, type TestApp } from '../../testing/test-app.ts';
@@ -79,6 +79,25 @@ describe('the stream of a job', () => {
     const since = await owner.browser.get(`/api/jobs/${jobId}/since/2`).expect(200);
     expect(since.body).toMatchObject({ revision: 3, lines: [{ number: 2 }], scales: [] });
     stream.answer.destroy();
+  });
+
+  it('tells a crowd less often than one, and everybody the last word', async () => {
+    const feed = new JobFeed(test.url, pino({ level: 'silent' }));
+    await feed.start();
+    const told = Array.from({ length: 40 }, () => [] as number[]);
+    const stops = told.map((said) =>
+      feed.listen({ jobId, accountId: owner.accountId, changed: (one) => said.push(one), shut: () => undefined }),
+    );
+    expect(feed.size).toBe(40);
+    for (let revision = 1; revision <= 12; revision += 1) {
+      feed.changed(jobId, revision);
+      await new Promise((resolve) => setTimeout(resolve, 60));
+    }
+    await vi.waitFor(() => expect(new Set(told.map((said) => said.at(-1)))).toEqual(new Set([12])));
+    for (const said of told) expect(said.length).toBeLessThan(8);
+    for (const stop of stops) stop();
+    expect(feed.size).toBe(0);
+    await feed.close();
   });
 
   it('comes from whichever server process the change was made in', async () => {

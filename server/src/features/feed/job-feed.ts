@@ -23,6 +23,13 @@ const AGAIN_AFTER = 1000;
 const GATHER = 40;
 /** Of jobs that are told of at once; PostgreSQL takes 8000 characters, and one is about 50. */
 const AT_ONCE = 100;
+/**
+ * Milliseconds for each listener of a job before its next word is told. Whoever is told reads, and each reads for itself:
+ * forty that are told of every line of forty ask more than they write. One or two are told at once.
+ */
+const PAUSE = 10;
+/** No word waits longer. */
+const LONGEST_PAUSE = 500;
 /** Milliseconds between two looks at what nobody told of, because the process that changed it ended before it could. */
 const LOOK_EVERY = 20_000;
 
@@ -33,8 +40,11 @@ const LOOK_EVERY = 20_000;
 export class JobFeed {
   readonly #url: string;
   readonly #log: Logger;
-  readonly #listeners = new Set<Listener>();
+  /** By their jobs. */
+  readonly #listeners = new Map<string, Set<Listener>>();
   #client: pg.Client | undefined;
+  /** Jobs that were told of a moment ago, with what there is to tell when their pause is over. */
+  readonly #pausing = new Map<string, number | undefined>();
   #timer: ReturnType<typeof setTimeout> | undefined;
   #looking: ReturnType<typeof setInterval> | undefined;
   #isClosed = false;
@@ -130,7 +140,7 @@ export class JobFeed {
 
   /** Looks for what this process was not told of. */
   async look(): Promise<void> {
-    const jobs = [...new Set([...this.#listeners].map(({ jobId }) => jobId))];
+    const jobs = [...this.#listeners.keys()];
     if (jobs.length === 0) return;
     try {
       const found = await this.#ask('select id, revision from job where id = any($1::uuid[])', [jobs]);
@@ -147,21 +157,49 @@ export class JobFeed {
   #hear(news: News): void {
     if (news.kind === 'changed') this.#changed(new Map(news.jobs));
     else
-      for (const listener of [...this.#listeners])
+      for (const listener of this.#all())
         if (listener.accountId === news.accountId && (news.jobId ?? listener.jobId) === listener.jobId) listener.shut();
   }
 
   #changed(jobs: ReadonlyMap<string, number>): void {
-    for (const listener of [...this.#listeners]) {
-      const revision = jobs.get(listener.jobId);
-      if (revision !== undefined) listener.changed(revision);
-    }
+    for (const [jobId, revision] of jobs)
+      if (this.#pausing.has(jobId)) this.#pausing.set(jobId, Math.max(revision, this.#pausing.get(jobId) ?? 0));
+      else this.#tell(jobId, revision);
+  }
+
+  #tell(jobId: string, revision: number): void {
+    const listening = [...(this.#listeners.get(jobId) ?? [])];
+    if (listening.length === 0) return;
+    for (const listener of listening) listener.changed(revision);
+    this.#pausing.set(jobId, undefined);
+    setTimeout(
+      () => {
+        const later = this.#pausing.get(jobId);
+        this.#pausing.delete(jobId);
+        if (later !== undefined) this.#tell(jobId, later);
+      },
+      Math.min(LONGEST_PAUSE, listening.length * PAUSE),
+    ).unref();
+  }
+
+  #all(): readonly Listener[] {
+    return [...this.#listeners.values()].flatMap((ofJob) => [...ofJob]);
+  }
+
+  /** How many streams are open. */
+  get size(): number {
+    return this.#all().length;
   }
 
   /** @returns how to stop listening */
   listen(listener: Listener): () => void {
-    this.#listeners.add(listener);
-    return () => this.#listeners.delete(listener);
+    const { jobId } = listener;
+    const ofJob = this.#listeners.get(jobId) ?? new Set();
+    this.#listeners.set(jobId, ofJob.add(listener));
+    return () => {
+      ofJob.delete(listener);
+      if (ofJob.size === 0 && this.#listeners.get(jobId) === ofJob) this.#listeners.delete(jobId);
+    };
   }
 
   /** The process stops: no more streams, but what changes is told still. */
@@ -171,7 +209,7 @@ export class JobFeed {
   }
 
   #shutAll(): void {
-    for (const listener of [...this.#listeners]) listener.shut();
+    for (const listener of this.#all()) listener.shut();
   }
 
   async close(): Promise<void> {

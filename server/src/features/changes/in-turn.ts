@@ -1,0 +1,21 @@
+/**
+ * Work on one thing, one after the other; on different things at the same time. What two processes do at once the database
+ * keeps apart, but whoever loses there has to begin anew, and among forty there is always somebody who loses.
+ */
+export class InTurn {
+  readonly #last = new Map<string, Promise<unknown>>();
+
+  do<T>(key: string, work: () => Promise<T>): Promise<T> {
+    const before = this.#last.get(key);
+    const done = before === undefined ? work() : before.then(work);
+    const settled = done.then(
+      () => undefined,
+      () => undefined,
+    );
+    this.#last.set(key, settled);
+    void settled.then(() => {
+      if (this.#last.get(key) === settled) this.#last.delete(key);
+    });
+    return done;
+  }
+}
