@@ -24,11 +24,20 @@ export function jsonList<Row>(columns: Columns, order: SQL | undefined, rest: SQ
   return sql`(select coalesce(json_agg(${jsonOf(columns)}${ordered}), '[]') ${rest})`;
 }
 
-/** Rows given as JSON, as a table called `given` with the columns of another; `left out` ones are filled in by that. */
-export function givenRows(table: PgTable, rows: Placeholder, leftOut: readonly string[] = []) {
+interface Taken {
+  /** Columns that the table fills in. */
+  readonly leftOut: readonly string[];
+  /** Columns that are the same in all rows. */
+  readonly fixed: Readonly<Record<string, Placeholder>>;
+}
+
+/** Rows given as JSON, as a table called `given` with the columns of another. */
+export function givenRows(table: PgTable, rows: Placeholder, { leftOut, fixed }: Taken) {
   const columns = Object.entries(getTableColumns(table)).filter(([name]) => !leftOut.includes(name));
   const quoted = (name: string) => sql.raw(`"${name}"`);
-  const types = columns.map(([name, column]) => sql`${quoted(name)} ${sql.raw(column.getSQLType())}`);
+  const types = columns
+    .filter(([name]) => !(name in fixed))
+    .map(([name, column]) => sql`${quoted(name)} ${sql.raw(column.getSQLType())}`);
   return {
     /** Into these columns … */
     into: sql.join(
@@ -37,7 +46,10 @@ export function givenRows(table: PgTable, rows: Placeholder, leftOut: readonly s
     ),
     /** … go these. */
     select: sql`select ${sql.join(
-      columns.map(([name]) => quoted(name)),
+      columns.map(([name, column]) => {
+        const same = fixed[name];
+        return same ? sql`${same}::${sql.raw(column.getSQLType())}` : quoted(name);
+      }),
       sql`, `,
     )} from json_to_recordset(${rows}) as given(${sql.join(types, sql`, `)})`,
   };

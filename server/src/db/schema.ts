@@ -107,9 +107,8 @@ export const job = pgTable(
   'job',
   {
     id: uuid('id').primaryKey(),
-    ownerId: uuid('owner_id')
-      .notNull()
-      .references(() => account.id),
+    /** An account. No foreign key: jobs may lie elsewhere than accounts do (see `OF_A_JOB`). */
+    ownerId: uuid('owner_id').notNull(),
     title: text('title').notNull(),
     /** Counts the changes; each takes the next number. */
     revision,
@@ -148,9 +147,7 @@ export const jobMember = pgTable(
     jobId: uuid('job_id')
       .notNull()
       .references(() => job.id),
-    accountId: uuid('account_id')
-      .notNull()
-      .references(() => account.id),
+    accountId: uuid('account_id').notNull(),
     role: memberRole('role').notNull(),
     createdAt,
   },
@@ -161,14 +158,14 @@ export const jobMember = pgTable(
 export const invitation = pgTable(
   'invitation',
   {
-    hash: text('hash').primaryKey(),
+    hash: text('hash').notNull(),
     jobId: uuid('job_id')
       .notNull()
       .references(() => job.id),
     role: memberRole('role').notNull(),
     expiresAt: timestamp('expires_at', { withTimezone: true }).notNull(),
   },
-  (table) => [index('invitation_job').on(table.jobId)],
+  (table) => [primaryKey({ columns: [table.jobId, table.hash] })],
 );
 
 export const lineKind = pgEnum('line_kind', ['worked', 'heading', 'note']);
@@ -176,7 +173,7 @@ export const lineKind = pgEnum('line_kind', ['worked', 'heading', 'note']);
 export const line = pgTable(
   'line',
   {
-    id: uuid('id').primaryKey(),
+    id: uuid('id').notNull(),
     jobId: uuid('job_id')
       .notNull()
       .references(() => job.id),
@@ -194,7 +191,7 @@ export const line = pgTable(
   },
   (table) => [
     unique('line_number').on(table.jobId, table.number),
-    unique('line_in_job').on(table.jobId, table.id),
+    primaryKey({ columns: [table.jobId, table.id] }),
     index('line_revision').on(table.jobId, table.revision),
     check('line_number_positive', sql`${table.number} > 0`),
     check('line_worked_numbered', sql`(${table.kind} = 'worked') = (${table.number} is not null)`),
@@ -207,7 +204,7 @@ export const scaleKind = pgEnum('scale_kind', ['sizes', 'ratio', 'copy']);
 export const scale = pgTable(
   'scale',
   {
-    id: uuid('id').primaryKey(),
+    id: uuid('id').notNull(),
     jobId: uuid('job_id')
       .notNull()
       .references(() => job.id),
@@ -220,7 +217,7 @@ export const scale = pgTable(
     deletedAt,
   },
   (table) => [
-    unique('scale_in_job').on(table.jobId, table.id),
+    primaryKey({ columns: [table.jobId, table.id] }),
     index('scale_revision').on(table.jobId, table.revision),
     check('scale_sides', sql`${table.paper} <> '' and ${table.site} <> ''`),
   ],
@@ -230,7 +227,7 @@ export const scale = pgTable(
 export const setOut = pgTable(
   'set_out',
   {
-    id: uuid('id').primaryKey(),
+    id: uuid('id').notNull(),
     jobId: uuid('job_id')
       .notNull()
       .references(() => job.id),
@@ -245,7 +242,7 @@ export const setOut = pgTable(
     deletedAt,
   },
   (table) => [
-    unique('set_out_in_job').on(table.jobId, table.id),
+    primaryKey({ columns: [table.jobId, table.id] }),
     index('set_out_revision').on(table.jobId, table.revision),
     check('set_out_named', sql`${table.name} <> '' and ${table.shape} <> ''`),
     check('set_out_given', sql`cardinality(${table.fields}) = cardinality(${table.entries})`),
@@ -270,15 +267,16 @@ export const changeKind = pgEnum('change_kind', [
   'setout.restore',
 ]);
 
-/** Every change that was applied, so that one sent again is known. */
+/** Every change that was applied, so that one sent again is known, for as long as somebody may send it (`prune.ts`). */
 export const change = pgTable(
   'change',
   {
-    accountId: uuid('account_id')
-      .notNull()
-      .references(() => account.id),
+    /** Whose it was when it was made. */
+    accountId: uuid('account_id').notNull(),
     id: uuid('id').notNull(),
-    jobId: uuid('job_id').notNull(),
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => job.id),
     kind: changeKind('kind').notNull(),
     /** What was changed: a line, a scale, a setting-out, or, where all are null, the job itself. */
     lineId: uuid('line_id'),
@@ -290,7 +288,8 @@ export const change = pgTable(
     createdAt,
   },
   (table) => [
-    primaryKey({ columns: [table.accountId, table.id] }),
+    primaryKey({ columns: [table.jobId, table.id] }),
+    index('change_created').using('brin', table.createdAt),
     check('change_line_named', sql`(${table.kind}::text like 'line.%') = (${table.lineId} is not null)`),
     check('change_scale_named', sql`(${table.kind}::text like 'scale.%') = (${table.scaleId} is not null)`),
     check('change_set_out_named', sql`(${table.kind}::text like 'setout.%') = (${table.setOutId} is not null)`),
@@ -307,3 +306,18 @@ export const change = pgTable(
     }),
   ],
 );
+
+/**
+ * Tables that belong to a job, by the column that names it: it is part of each of their keys, and every statement that reads
+ * or writes a job names it, so that they can be spread over machines by that column. Accounts and what opens them lie
+ * apart from that.
+ */
+export const OF_A_JOB = {
+  job: 'id',
+  job_member: 'job_id',
+  invitation: 'job_id',
+  line: 'job_id',
+  scale: 'job_id',
+  set_out: 'job_id',
+  change: 'job_id',
+} as const;

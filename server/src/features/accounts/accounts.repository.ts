@@ -1,7 +1,7 @@
 import { and, eq, gt, inArray, lt, notInArray, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/client.ts';
 import { tell } from '../feed/tell.ts';
-import { account, change, claim, guestKey, job, jobMember, oneTimeCode, session } from '../../db/schema.ts';
+import { account, claim, guestKey, job, jobMember, oneTimeCode, session } from '../../db/schema.ts';
 
 export type AccountRow = typeof account.$inferSelect;
 type Purpose = (typeof oneTimeCode.$inferSelect)['purpose'];
@@ -79,7 +79,7 @@ export async function setPassword(db: Executor, id: string, passwordHash: string
   await db.update(account).set({ passwordHash }).where(eq(account.id, id));
 }
 
-/** Everything of one account is another's from now on: its jobs, what it was let into, its changes and its sessions. */
+/** Everything of one account is another's from now on: its jobs, what it was let into, and its sessions. */
 export async function moveAccount(db: Executor, from: string, to: string): Promise<void> {
   await db.update(job).set({ ownerId: to }).where(eq(job.ownerId, from));
   const there = db.select({ jobId: jobMember.jobId }).from(jobMember).where(eq(jobMember.accountId, to));
@@ -91,11 +91,6 @@ export async function moveAccount(db: Executor, from: string, to: string): Promi
   // Of a job of one's own nobody is a member besides.
   const own = db.select({ id: job.id }).from(job).where(eq(job.ownerId, to));
   await db.delete(jobMember).where(and(eq(jobMember.accountId, to), inArray(jobMember.jobId, own)));
-  const known = db.select({ id: change.id }).from(change).where(eq(change.accountId, to));
-  await db
-    .update(change)
-    .set({ accountId: to })
-    .where(and(eq(change.accountId, from), notInArray(change.id, known)));
   await db.execute(
     sql`update ${session} set sess = jsonb_set(sess::jsonb, '{accountId}', to_jsonb(${to}::text))::json
         where sess ->> 'accountId' = ${from}`,

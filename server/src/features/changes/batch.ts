@@ -39,7 +39,7 @@ const TO_WIRE: { readonly [Kind in ThingKind]: (row: KnownThings[Kind]) => Thing
   setout: setOutToWire,
 };
 
-/** What a batch is about, as it stands. Lines and things by the ids that the batch names, of whatever job they are. */
+/** What a batch is about, as it stands: lines and things of the job by the ids that the batch names. */
 export interface Known {
   readonly job: JobRow;
   readonly changes: readonly KnownChange[];
@@ -108,9 +108,7 @@ export class Batch {
     const hash = payloadHash(change);
     const before = this.#changes.get(change.id);
     if (before !== undefined)
-      return before.payloadHash === hash && before.jobId === this.#job.id
-        ? this.#asItStands(change.id, before)
-        : refused(change, 'change.id_reused');
+      return before.payloadHash === hash ? this.#asItStands(change.id, before) : refused(change, 'change.id_reused');
     const result = this.#applyNew(change);
     if (DONE.has(result.status)) this.#record(change, hash);
     return result;
@@ -166,7 +164,7 @@ export class Batch {
   #applyToLine(change: LineChange): ChangeResult {
     if (change.kind === 'line.add' || change.kind === 'line.words') return this.#addLine(change);
     const line = this.#lines.get(change.lineId);
-    if (line?.jobId !== this.#job.id) return refused(change, 'line.not_found');
+    if (!line) return refused(change, 'line.not_found');
     if (line.revision !== this.#baseRevision(change.base))
       return { id: change.id, status: 'conflict', line: lineToWire(line) };
     return this.#putLine(change, { ...line, ...lineValues(change) });
@@ -175,8 +173,6 @@ export class Batch {
   #addLine(change: Extract<Change, { kind: 'line.add' | 'line.words' }>): ChangeResult {
     const { position, source, label, note } = change;
     const before = this.#lines.get(change.lineId);
-    // The id may be of another's line: the answer is the same as for any id that cannot be used.
-    if (before && before.jobId !== this.#job.id) return refused(change, 'line.id_unusable');
     if (before) {
       // After a job was put back from a backup, several devices may send one line again.
       const isSame = before.source === source && before.label === label && before.note === note && !before.deletedAt;
@@ -215,7 +211,6 @@ export class Batch {
   #applyToThing(change: Change, { kind, id, step, base, content }: ThingStep): ChangeResult {
     const thing = this.#things[kind].get(id);
     if (step === 'add') {
-      if (thing && thing.jobId !== this.#job.id) return refused(change, `${kind}.id_unusable`);
       if (thing) {
         const said = Object.entries(content ?? {});
         const isSame = said.every(
@@ -226,7 +221,7 @@ export class Batch {
       const made = { id, jobId: this.#job.id, ...content, revision: 0, deletedAt: null } as KnownThing;
       return this.#putThing(change, kind, made);
     }
-    if (thing?.jobId !== this.#job.id) return refused(change, `${kind}.not_found`);
+    if (!thing) return refused(change, `${kind}.not_found`);
     if (thing.revision !== this.#baseRevision(base as number | string))
       return thingResultOf(change.id, kind, thing, true);
     const said = step === 'edit' ? content : { deletedAt: step === 'delete' ? now() : null };

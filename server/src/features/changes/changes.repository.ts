@@ -18,24 +18,24 @@ const knowing = prepared((db) => {
       changes: jsonList<KnownChange>(
         getTableColumns(change),
         undefined,
-        sql`from ${change} where ${change.accountId} = ${accountId} and ${change.id} = ${uuids('changeIds')}`,
+        sql`from ${change} where ${change.jobId} = ${jobId} and ${change.id} = ${uuids('changeIds')}`,
       ),
       lines: jsonList<KnownLine>(
         getTableColumns(line),
         undefined,
-        sql`from ${line} where ${line.id} = ${uuids('lineIds')}`,
+        sql`from ${line} where ${line.jobId} = ${jobId} and ${line.id} = ${uuids('lineIds')}`,
       ),
       numbers: sql<number[]>`array(select ${line.number} from ${line}
         where ${line.jobId} = ${jobId} and ${line.number} = any(${given('numbers')}::int[]))`,
       scale: jsonList<KnownThings['scale']>(
         getTableColumns(scale),
         undefined,
-        sql`from ${scale} where ${scale.id} = ${uuids('scaleIds')}`,
+        sql`from ${scale} where ${scale.jobId} = ${jobId} and ${scale.id} = ${uuids('scaleIds')}`,
       ),
       setout: jsonList<KnownThings['setout']>(
         getTableColumns(setOut),
         undefined,
-        sql`from ${setOut} where ${setOut.id} = ${uuids('setOutIds')}`,
+        sql`from ${setOut} where ${setOut.jobId} = ${jobId} and ${setOut.id} = ${uuids('setOutIds')}`,
       ),
     })
     .from(job)
@@ -69,10 +69,12 @@ export async function know(
   return { ...rest, things: { scale: scales, setout: setOuts } };
 }
 
-const LINE = givenRows(line, given('lines'), ['createdAt']);
-const SCALE = givenRows(scale, given('scales'), ['createdAt']);
-const SET_OUT = givenRows(setOut, given('setOuts'), ['createdAt']);
-const CHANGE = givenRows(change, given('changes'), ['createdAt']);
+/** All of them are of the job that the statement names, whatever the rows say. */
+const OF_JOB = { leftOut: ['createdAt'], fixed: { jobId: given('jobId') } } as const;
+const LINE = givenRows(line, given('lines'), OF_JOB);
+const SCALE = givenRows(scale, given('scales'), OF_JOB);
+const SET_OUT = givenRows(setOut, given('setOuts'), OF_JOB);
+const CHANGE = givenRows(change, given('changes'), OF_JOB);
 
 const SET_OUT_SAID = ['name', 'shape', 'answer', 'fields', 'entries', 'revision', 'deletedAt'];
 const IF_COUNTED = sql`where exists (select from counted)`;
@@ -84,16 +86,15 @@ const IF_COUNTED = sql`where exists (select from counted)`;
 const writing = prepared((db) => {
   const lines = db.$with('lines', { id: line.id }).as(sql`
     insert into ${line} (${LINE.into}) ${LINE.select} ${IF_COUNTED}
-    on conflict (id) do update set ${asGiven(line, ['position', 'source', 'label', 'note', 'revision', 'deletedAt'])}
-    where ${line}.job_id = excluded.job_id returning ${line}.id`);
+    on conflict (job_id, id) do update set ${asGiven(line, ['position', 'source', 'label', 'note', 'revision', 'deletedAt'])}
+    returning ${line}.id`);
   const scales = db.$with('scales', { id: scale.id }).as(sql`
     insert into ${scale} (${SCALE.into}) ${SCALE.select} ${IF_COUNTED}
-    on conflict (id) do update set ${asGiven(scale, ['kind', 'paper', 'site', 'name', 'revision', 'deletedAt'])}
-    where ${scale}.job_id = excluded.job_id returning ${scale}.id`);
+    on conflict (job_id, id) do update set ${asGiven(scale, ['kind', 'paper', 'site', 'name', 'revision', 'deletedAt'])}
+    returning ${scale}.id`);
   const setOuts = db.$with('set_outs', { id: setOut.id }).as(sql`
     insert into ${setOut} (${SET_OUT.into}) ${SET_OUT.select} ${IF_COUNTED}
-    on conflict (id) do update set ${asGiven(setOut, SET_OUT_SAID)}
-    where ${setOut}.job_id = excluded.job_id returning ${setOut}.id`);
+    on conflict (job_id, id) do update set ${asGiven(setOut, SET_OUT_SAID)} returning ${setOut}.id`);
   const changes = db
     .$with('changes', { id: change.id })
     .as(sql`insert into ${change} (${CHANGE.into}) ${CHANGE.select} ${IF_COUNTED} returning id`);
@@ -105,11 +106,7 @@ const writing = prepared((db) => {
   return db.with(counted, lines, scales, setOuts, changes).select().from(counted).prepare('write_batch');
 });
 
-/**
- * @returns whether it was written: the job was still at the revision `before`
- * @throws where an id was taken in another job since it was looked at: the change names a line that is not of its job.
- *   Sent again, it is refused
- */
+/** @returns whether it was written: the job was still at the revision `before` */
 export async function write(db: Database, before: number, { job: row, ...rows }: Written): Promise<boolean> {
   const { id: jobId, revision, nextNumber, lengthStyle, finest, metricStep, rounding, fractions } = row;
   const [done] = await writing(db).execute({

@@ -298,25 +298,33 @@ describe('the one path for writes', () => {
     const none = await send([anAdd()], uuidv7());
     expect(foreign.status).toBe(404);
     expect({ ...foreign.body, requestId: '' }).toEqual({ ...none.body, requestId: '' });
-    const { body } = await send([anAdd({ lineId: theirLine })]);
-    expect(body.results).toMatchObject([{ status: 'refused', code: 'line.id_unusable' }]);
-    const theirScale = uuidv7();
+    const [theirScale, theirRing] = [uuidv7(), uuidv7()];
+    const ring = { name: 'Theirs', shape: 'circle', fields: [], entries: [] };
     await test.database.db.insert(scale).values({ id: theirScale, jobId: theirs, ...SCALE, revision: 1 });
-    const taken = await send([
-      aScale(theirScale),
+    await test.database.db.insert(setOut).values({ id: theirRing, jobId: theirs, ...ring, revision: 1 });
+    const reached = await send([
+      anEdit(anAdd({ lineId: theirLine }), 1, 'x'),
+      { id: uuidv7(), kind: 'line.delete', lineId: theirLine, base: 1 },
       { id: uuidv7(), kind: 'scale.delete', scaleId: theirScale, base: 1 },
+      { id: uuidv7(), kind: 'setout.delete', setOutId: theirRing, base: 1 },
     ]);
-    expect(taken.body.results).toMatchObject([{ code: 'scale.id_unusable' }, { code: 'scale.not_found' }]);
-    const setOutId = uuidv7();
-    const said = { name: 'Theirs', shape: 'circle', fields: [], entries: [] };
-    await test.database.db.insert(setOut).values({ id: setOutId, jobId: theirs, ...said, revision: 1 });
-    const shape = await send([
-      { id: uuidv7(), kind: 'setout.add', setOutId, setOut: { ...said, answer: '' } },
-      { id: uuidv7(), kind: 'setout.delete', setOutId, base: 1 },
+    expect(reached.body.results).toMatchObject(
+      ['line.not_found', 'line.not_found', 'scale.not_found', 'setout.not_found'].map((code) => ({ code })),
+    );
+    // An id that is theirs as well is an id like any other here; what is theirs under it stays as it was.
+    const added = await send([
+      anAdd({ lineId: theirLine }),
+      aScale(theirScale),
+      { id: uuidv7(), kind: 'setout.add', setOutId: theirRing, setOut: { ...ring, name: 'Ours', answer: '' } },
     ]);
-    expect(shape.body.results).toMatchObject([{ code: 'setout.id_unusable' }, { code: 'setout.not_found' }]);
-    const edit = await send([anEdit(anAdd({ lineId: theirLine }), 1, 'x')]);
-    expect(edit.body.results).toMatchObject([{ status: 'refused', code: 'line.not_found' }]);
+    expect(added.body.results).toMatchObject([{ status: 'applied' }, { status: 'scale' }, { status: 'setout' }]);
+    const { pool } = test.database;
+    for (const [table, what] of [
+      ['line', { source: '1', revision: '1' }],
+      ['scale', { revision: '1', deleted_at: null }],
+      ['set_out', { name: 'Theirs', revision: '1' }],
+    ] as const)
+      expect((await pool.query(`select * from ${table} where job_id = $1`, [theirs])).rows).toMatchObject([what]);
   });
 });
 

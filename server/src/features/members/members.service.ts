@@ -20,6 +20,19 @@ export interface MembersService {
   remove(accountId: string, jobId: string, memberId: string): Promise<void>;
 }
 
+/** Signs of base64url that a job's 16 bytes and a token's 32 come to. */
+const [OF_JOB, OF_TOKEN] = [22, 43];
+
+/** The link says which job it is into, so that only that is looked at. */
+const invitationTo = (jobId: string) =>
+  Buffer.from(jobId.replaceAll('-', ''), 'hex').toString('base64url') + makeToken();
+
+function jobInvitedTo(token: string): string | undefined {
+  if (token.length !== OF_JOB + OF_TOKEN) return undefined;
+  const digits = Buffer.from(token.slice(0, OF_JOB), 'base64url').toString('hex');
+  return digits.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
+}
+
 export function makeMembersService(db: Database): MembersService {
   async function owned(executor: Executor, accountId: string, jobId: string): Promise<void> {
     const job = await findJob(executor, accountId, jobId);
@@ -33,7 +46,7 @@ export function makeMembersService(db: Database): MembersService {
     },
     invite: async (accountId, jobId, role) => {
       await owned(db, accountId, jobId);
-      const token = makeToken();
+      const token = invitationTo(jobId);
       const expiresAt = new Date(Date.now() + INVITATION_DAYS * 86_400_000);
       await keepInvitation(db, { hash: hashSecret(token), jobId, role, expiresAt });
       return { token, expiresAt: expiresAt.toISOString() };
@@ -43,7 +56,7 @@ export function makeMembersService(db: Database): MembersService {
       await dropInvitations(db, jobId);
     },
     accept: async (accountId, token) => {
-      const found = await findInvitation(db, hashSecret(token));
+      const found = await findInvitation(db, hashSecret(token), jobInvitedTo(token));
       if (!found) throw new ProblemError('code.unknown', 'This invitation was taken back, or is too old.');
       if (found.ownerId !== accountId) await letIn(db, found.jobId, accountId, found.role);
       return { jobId: found.jobId };

@@ -219,6 +219,19 @@ export class DexieStore implements LocalStore {
     });
   }
 
+  /**
+   * Ids are each job's own on the server, and one table's here. What comes under the id of another job's row was given that
+   * by hand, and does not take its place.
+   */
+  async #notOfAnother<Row extends LineRow | ThingRow>(
+    table: EntityTable<Row, 'id'>,
+    jobId: string,
+    told: readonly Row[],
+  ): Promise<readonly Row[]> {
+    const here = await table.bulkGet(told.map(({ id }) => id) as never);
+    return told.filter((_, n) => (here[n]?.jobId ?? jobId) === jobId);
+  }
+
   async #subjects(jobId: string): Promise<ReadonlySet<string>> {
     return new Set((await this.#tables.outbox.where({ jobId }).toArray()).map(({ subject }) => subject));
   }
@@ -236,7 +249,8 @@ export class DexieStore implements LocalStore {
       const waiting = await this.#subjects(jobId);
       const ours: (LineRow | ThingRow)[] = [];
       // What is told as changes is put beside what is here; only what is told whole can say what has gone.
-      const adopt = async <Row extends LineRow | ThingRow>(table: EntityTable<Row, 'id'>, told: readonly Row[]) => {
+      const adopt = async <Row extends LineRow | ThingRow>(table: EntityTable<Row, 'id'>, all: readonly Row[]) => {
+        const told = await this.#notOfAnother(table, jobId, all);
         const here = await this.#rows(table, jobId, extent === 'all' ? undefined : told.map(({ id }) => id));
         ours.push(...here);
         const rows = ownStill(here, adopted(here, told, waiting, { extent, revision: job.revision }));

@@ -217,6 +217,17 @@ describe.each<[string, () => Promise<LocalStore>]>([
     expect(await local.open(job.id)).toBeUndefined();
   });
 
+  it('let no line of one job be taken by another that says it has one of that id', async () => {
+    const store = await open();
+    const [line, more] = [aLine(), aLine({ number: 2 })];
+    const [own, shared] = [aJob({ lines: [line] }), aJob({ lines: [{ ...line, source: 'not this' }, more] })];
+    await store.adopt(own, 'all');
+    await store.adopt(shared, 'all');
+    await store.adopt({ ...shared, revision: 4, lines: [{ ...line, source: 'nor this', revision: 4 }] }, 'changes');
+    expect((await store.open(own.id))?.lines).toEqual([line]);
+    expect((await store.open(shared.id))?.lines).toContainEqual(more);
+  });
+
   it('let nothing that is here from later be taken back by what was read before', async () => {
     const local = await open();
     const [one, added] = [aLine({ revision: 9 }), aLine({ number: 2, revision: 10 })];
