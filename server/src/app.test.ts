@@ -160,6 +160,8 @@ describe('the configuration', () => {
   it('is loopback, without the demo, unless told otherwise', () => {
     expect(readConfig(least)).toEqual({
       databaseUrl: least.DATABASE_URL,
+      directUrl: undefined,
+      metricsPort: undefined,
       port: 4600,
       host: '127.0.0.1',
       webRoot: undefined,

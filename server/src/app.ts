@@ -27,6 +27,7 @@ import { makeMembersService } from './features/members/members.service.ts';
 import { errorHandler, requestId } from './http/error-handler.ts';
 import { makeGuesses } from './http/guesses.ts';
 import { limitGuesses, limitRequests, type Limits } from './http/limits.ts';
+import type { Metrics } from './http/metrics.ts';
 import { ProblemError } from './http/problem-error.ts';
 import { requestLog } from './http/request-log.ts';
 import { sameOrigin } from './http/same-origin.ts';
@@ -35,6 +36,7 @@ import { sessions } from './http/sessions.ts';
 export interface AppParts {
   readonly database: OpenDatabase;
   readonly feed: JobFeed;
+  readonly metrics: Metrics;
   readonly log: Logger;
   /** Signs the cookies of sessions. */
   readonly secret: string;
@@ -59,7 +61,7 @@ export function createApp(parts: AppParts): Express {
   // Answers are not kept, and a page has a nonce of its own each time: neither is ever the same again.
   app.disable('etag');
   app.set('trust proxy', parts.trustProxy);
-  app.use(requestId);
+  app.use(requestId, parts.metrics.requests);
   app.use(overTlsAlone);
   app.use('/api', api(parts));
   app.use(
@@ -122,7 +124,7 @@ function api(parts: AppParts): Router {
   const welcome = demo ? loadDemo : () => Promise.resolve();
   const accounts = makeAccountsService(db, letters, guesses, welcome, report);
   const claims = makeClaimsService(db, letters, guesses, report);
-  router.use(jobRoutes({ jobs, changes: makeChangesService(database, feed) }));
+  router.use(jobRoutes({ jobs, changes: makeChangesService(database, feed, parts.metrics.changes) }));
   router.use(feedRoutes({ feed, jobs }));
   router.use(accountRoutes(accounts, claims, { guarded }));
   router.use(memberRoutes(makeMembersService(db), { guarded }));

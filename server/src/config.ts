@@ -7,6 +7,8 @@ const flag = z
 
 const environment = z.object({
   DATABASE_URL: z.url({ protocol: /^postgres(ql)?$/ }),
+  /** PostgreSQL itself, where DATABASE_URL is a pooler: what is listened to and migrated goes past that. */
+  SPRELL_DIRECT_URL: z.url({ protocol: /^postgres(ql)?$/ }).optional(),
   PORT: z.coerce.number().int().min(0).max(65535).default(4600),
   /** Loopback unless told otherwise. */
   HOST: z.string().default('127.0.0.1'),
@@ -33,11 +35,15 @@ const environment = z.object({
   SPRELL_LETTERS_AN_HOUR: z.coerce.number().int().min(1).default(5),
   /** Set by the demo start alone: every new guest gets the made-up jobs, and mail can be looked at. */
   SPRELL_DEMO: flag,
+  /** Port on loopback where what is to be watched is told, at /metrics. Without it, nowhere. */
+  SPRELL_METRICS_PORT: z.coerce.number().int().min(0).max(65535).optional(),
   SPRELL_LOG: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('info'),
 });
 
 export interface Config {
   readonly databaseUrl: string;
+  readonly directUrl: string | undefined;
+  readonly metricsPort: number | undefined;
   readonly port: number;
   readonly host: string;
   readonly webRoot: string | undefined;
@@ -60,6 +66,8 @@ export function readConfig(variables: Readonly<Record<string, string | undefined
   const read = environment.parse(variables);
   return {
     databaseUrl: read.DATABASE_URL,
+    directUrl: read.SPRELL_DIRECT_URL,
+    metricsPort: read.SPRELL_METRICS_PORT,
     port: read.PORT,
     host: read.HOST,
     webRoot: read.SPRELL_WEB_ROOT,

@@ -2,28 +2,36 @@ import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { migrateDatabase, openDatabase } from './db/client.ts';
+import { keepPruned } from './db/prune.ts';
 import { JobFeed } from './features/feed/job-feed.ts';
 import { MailStandIn, smtpMailer } from './features/mail/mailer.ts';
+import { makeMetrics, serveMetrics } from './http/metrics.ts';
 
 /** Reads the configuration, brings the database up to date, listens, and shuts down when told to. */
 async function main(): Promise<void> {
   const config = readConfig(process.env);
   const log = pino({ level: config.logLevel });
-  await migrateDatabase(config.databaseUrl, config.migrations);
-  const database = openDatabase(config.databaseUrl, (error) =>
+  const isPooled = config.directUrl !== undefined;
+  const direct = config.directUrl ?? config.databaseUrl;
+  await migrateDatabase(direct, config.migrations, { isPooled });
+  const lost = (error: Error) =>
     // No more of it: the pool hangs the whole connection on it, its key among that.
-    log.error({ reason: error.message }, 'An idle connection to the database failed'),
-  );
-  const feed = new JobFeed(config.databaseUrl, log);
+    log.error({ reason: error.message }, 'An idle connection to the database failed');
+  const database = openDatabase(config.databaseUrl, lost, { isPooled });
+  const feed = new JobFeed(direct, log);
   await feed.start();
   const mailer =
     config.smtpUrl === undefined
       ? new MailStandIn({ sends: config.demo })
       : smtpMailer(config.smtpUrl, config.mailFrom);
   let publicUrl = config.publicUrl;
+  const metrics = makeMetrics(database.pool, () => feed.size);
+  const watched = config.metricsPort === undefined ? undefined : serveMetrics(metrics, config.metricsPort);
+  const stopPruning = keepPruned(database.pool, log);
   const app = createApp({
     database,
     feed,
+    metrics,
     log,
     secret: config.secret,
     mailer,
@@ -57,6 +65,8 @@ async function main(): Promise<void> {
     isStopping = true;
     // Requests that were accepted are answered, and what they changed is told; streams end at once.
     feed.endAll();
+    stopPruning();
+    watched?.close();
     server.close(() => {
       void feed
         .close()

@@ -15,17 +15,46 @@ export interface OpenDatabase {
   close(): Promise<void>;
 }
 
-export function openDatabase(url: string, onError: (error: Error) => void): OpenDatabase {
+/** What a statement and an idle transaction may take, and how statements that are kept are planned: once. */
+const SESSION = {
+  statement_timeout: '15s',
+  idle_in_transaction_session_timeout: '15s',
+  plan_cache_mode: 'force_generic_plan',
+} as const;
+
+/** Behind a pooler the next statement of a connection may go to another one, which knows none by its name. */
+class NamelessClient extends pg.Client {
+  // The overloads of `query` are those of pg; whatever it is given, its name alone is taken off.
+  override query(...given: unknown[]): never {
+    const [asked, ...rest] = given;
+    const isNamed = typeof asked === 'object' && asked !== null && 'name' in asked && 'text' in asked;
+    const query = super.query as unknown as (this: pg.Client, ...given: unknown[]) => never;
+    return query.call(this, isNamed ? { ...asked, name: undefined } : asked, ...rest);
+  }
+}
+
+/**
+ * @param isPooled a pooler lies between that hands each transaction to any connection (PgBouncer in transaction mode): it
+ *   takes no settings of a session, which the role has then (`migrateDatabase`)
+ */
+export function openDatabase(
+  url: string,
+  onError: (error: Error) => void,
+  { isPooled = false }: { readonly isPooled?: boolean } = {},
+): OpenDatabase {
+  const ofSession = {
+    // What is asked with every touch is planned once, and anew when PostgreSQL has counted the tables again.
+    options: Object.entries(SESSION)
+      .map(([name, value]) => `-c ${name}=${value}`)
+      .join(' '),
+  };
   const pool = new pg.Pool({
     connectionString: url,
     max: 10,
     connectionTimeoutMillis: 5_000,
     idleTimeoutMillis: 30_000,
-    statement_timeout: 15_000,
-    idle_in_transaction_session_timeout: 15_000,
     application_name: 'sprell',
-    // What is asked with every touch is planned once, and anew when PostgreSQL has counted the tables again.
-    options: '-c plan_cache_mode=force_generic_plan',
+    ...(isPooled ? { Client: NamelessClient } : ofSession),
   });
   // An idle connection that the server closed is no reason to end the process.
   pool.on('error', onError);
@@ -76,13 +105,27 @@ export function prepared<T>(make: (db: Database) => T): (db: Database) => T {
 /** Any number; the same in every server process, so that two starting together migrate one after the other. */
 const MIGRATION_LOCK = 7_311_402;
 
-/** Brings the tables up to date. Safe to call from several processes at once. */
-export async function migrateDatabase(url: string, folder: string): Promise<void> {
-  const client = new pg.Client({ connectionString: url });
+/**
+ * Brings the tables up to date. Safe to call from several processes at once.
+ * @param url of PostgreSQL itself, never of a pooler
+ * @param isPooled the role is given what sessions behind a pooler cannot be told one by one
+ */
+export async function migrateDatabase(
+  url: string,
+  folder: string,
+  { isPooled = false }: { readonly isPooled?: boolean } = {},
+): Promise<void> {
+  const client = new pg.Client({ connectionString: url, statement_timeout: 0 });
   await client.connect();
   try {
     await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK]);
     await migrate(drizzle(client), { migrationsFolder: folder });
+    const { rows } = await client.query<{ role: string; name: string }>(
+      'select quote_ident(current_user) as role, quote_ident(current_database()) as name',
+    );
+    const [is] = rows;
+    for (const [setting, value] of Object.entries(is && isPooled ? SESSION : {}))
+      await client.query(`alter role ${is?.role} in database ${is?.name} set ${setting} = '${value}'`);
   } finally {
     await client.end();
   }

@@ -10,6 +10,7 @@ import { migrateDatabase, openDatabase, type OpenDatabase } from '../db/client.t
 import { JobFeed } from '../features/feed/job-feed.ts';
 import { MailStandIn } from '../features/mail/mailer.ts';
 import type { Limits } from '../http/limits.ts';
+import { makeMetrics } from '../http/metrics.ts';
 
 const MIGRATIONS = fileURLToPath(new URL('../db/migrations', import.meta.url));
 
@@ -59,7 +60,7 @@ export async function startTestApp({ demo = false, limits, sends = true }: TestS
   await feed.start();
   const parts = appParts(database);
   const app = createApp({ ...parts, feed, mailer: mail, demo, limits: { ...parts.limits, ...limits } });
-  const browser = () => request.agent(app).set('Host', HOST).set('Origin', `http://${HOST}`);
+  const browser = () => browserOf(app);
   return {
     app,
     database,
@@ -85,6 +86,9 @@ export async function startTestApp({ demo = false, limits, sends = true }: TestS
   };
 }
 
+export const browserOf = (app: Express): Browser =>
+  request.agent(app).set('Host', HOST).set('Origin', `http://${HOST}`);
+
 /** What is in the link of the last letter of a kind to an address. Letters go behind the answer. */
 export const tokenFor = (mail: MailStandIn, email: string, page: 'confirm' | 'new-password'): Promise<string> =>
   vi.waitFor(() => {
@@ -102,9 +106,11 @@ export const tokensFor = (mail: MailStandIn, email: string, page: 'confirm' | 'n
 
 /** What an application is made of where a test does not care. */
 export function appParts(database: OpenDatabase): AppParts {
+  const feed = new JobFeed('postgres://nobody@127.0.0.1:1/none', pino({ level: 'silent' }));
   return {
     database,
-    feed: new JobFeed('postgres://nobody@127.0.0.1:1/none', pino({ level: 'silent' })),
+    feed,
+    metrics: makeMetrics(database.pool, () => feed.size),
     log: pino({ level: 'silent' }),
     secret: 'a secret that is long enough to be one',
     mailer: new MailStandIn({ sends: true }),

@@ -24,6 +24,10 @@ export interface Sent {
   readonly history?: string | undefined;
 }
 
+interface Counted {
+  inc(labels: { readonly status: string }): void;
+}
+
 /** More jobs than a crew makes in a working life. */
 const MOST_JOBS = 2000;
 /** Lines and things of one job. */
@@ -31,7 +35,12 @@ const MOST_HELD = 50_000;
 /** Whoever came later than another process looks again. One of those at work on a job always gets through. */
 const TRIES = 100;
 
-export function makeChangesService({ db, inTransaction }: OpenDatabase, feed: JobFeed): ChangesService {
+/** @param counts what becomes of changes */
+export function makeChangesService(
+  { db, inTransaction }: OpenDatabase,
+  feed: JobFeed,
+  counts: Counted,
+): ChangesService {
   const turns = new InTurn();
   return {
     apply: async (accountId, jobId, sent) => {
@@ -48,6 +57,7 @@ export function makeChangesService({ db, inTransaction }: OpenDatabase, feed: Jo
           : await applyTo(db, accountId, jobId, sent),
       );
       feed.changed(jobId, done.revision);
+      for (const { status } of done.results) counts.inc({ status });
       return done;
     },
   };

@@ -1,0 +1,54 @@
+import { v7 as uuidv7 } from 'uuid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { aLine } from '../testing/a-line.ts';
+import { startTestApp, type Guest, type TestApp } from '../testing/test-app.ts';
+import { CHANGES_KEPT_DAYS, prune } from './prune.ts';
+
+let test: TestApp;
+let guest: Guest;
+const jobId = uuidv7();
+beforeAll(async () => {
+  test = await startTestApp();
+  guest = await test.guest();
+});
+afterAll(() => test.close());
+
+interface Answer {
+  readonly body: { readonly results: readonly { readonly status: string; readonly line?: object }[] };
+}
+const send = (...changes: readonly object[]): PromiseLike<Answer> =>
+  guest.browser.post(`/api/jobs/${jobId}/changes`).send({ changes }).expect(200);
+const age = (days: number) =>
+  test.database.pool.query(`update change set created_at = now() - make_interval(days => $1)`, [days]);
+
+describe('what nothing needs any more', () => {
+  it('is taken out: changes that nobody sends again, codes and links past their time', async () => {
+    const reading = { length: 'mm', finest: 16, metricStep: '1', rounding: 'nearest', fractions: 'lowest' };
+    const [kept, edited] = [aLine(1), aLine(2)];
+    const edit = {
+      ...{ id: uuidv7(), kind: 'line.edit', lineId: edited.lineId, base: 3 },
+      ...{ position: 'a0', source: '7', label: null, note: '' },
+    };
+    await send({ id: uuidv7(), kind: 'job.add', title: 'Shed', reading }, kept, edited, edit);
+    await guest.browser.post('/api/account/code').send({}).expect(200);
+    await guest.browser.post(`/api/jobs/${jobId}/invitations`).send({ role: 'read' }).expect(200);
+    await age(CHANGES_KEPT_DAYS - 1);
+    expect(await prune(test.database.pool)).toEqual({ change: 0, one_time_code: 0, invitation: 0, claim: 0 });
+    await age(CHANGES_KEPT_DAYS + 400);
+    const later = aLine(3);
+    await send(later);
+    const inAMonth = new Date(Date.now() + 30 * 86_400_000);
+    expect(await prune(test.database.pool, inAMonth)).toEqual({ change: 4, one_time_code: 1, invitation: 1, claim: 0 });
+    expect(await prune(test.database.pool, inAMonth)).toEqual({ change: 0, one_time_code: 0, invitation: 0, claim: 0 });
+
+    // All lines are there; what is sent again all the same makes no second one and undoes nothing.
+    const again = await send(kept, edit, later);
+    expect(again.body.results).toMatchObject([
+      { status: 'applied', line: { number: 1, revision: 2 } },
+      { status: 'conflict', line: { number: 2, source: '7' } },
+      { status: 'applied', line: { number: 3 } },
+    ]);
+    const { body } = await guest.browser.get(`/api/jobs/${jobId}`).expect(200);
+    expect((body as { lines: object[] }).lines).toHaveLength(3);
+  });
+});
