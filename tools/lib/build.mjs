@@ -37,6 +37,9 @@ export async function buildServer() {
 /** What the server process is told, besides its database and port. */
 export function serverEnvironment({
   databaseUrl,
+  /** Of PostgreSQL itself, where the other is of a pooler. */
+  directUrl,
+  metricsPort,
   port,
   demo,
   log,
@@ -47,6 +50,8 @@ export function serverEnvironment({
     ...process.env,
     NODE_ENV: 'production',
     DATABASE_URL: databaseUrl,
+    ...(directUrl === undefined ? {} : { SPRELL_DIRECT_URL: directUrl }),
+    ...(metricsPort === undefined ? {} : { SPRELL_METRICS_PORT: String(metricsPort) }),
     PORT: String(port),
     SPRELL_WEB_ROOT: webRoot,
     SPRELL_MIGRATIONS: MIGRATIONS,

@@ -38,7 +38,7 @@ export async function programs() {
   return found;
 }
 
-function userId(name, flag) {
+export function userId(name, flag) {
   const { ok, stdout } = capture('id', [flag, name]);
   if (!ok) throw new Plain(`There is no user "${name}" to run PostgreSQL as.`);
   return Number(stdout);
@@ -67,7 +67,7 @@ export function clusterHome(wanted) {
   return join('/var/lib/sprell', createHash('sha1').update(wanted).digest('hex').slice(0, 12));
 }
 
-function freePort() {
+export function freePort() {
   return new Promise((resolve, reject) => {
     const server = createServer();
     server.on('error', reject);

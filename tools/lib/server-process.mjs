@@ -4,11 +4,11 @@ import { SERVER_BUNDLE, serverEnvironment } from './build.mjs';
 import { Plain } from './processes.mjs';
 
 /** Starts the built server. Resolves once it listens, with its port and how to stop it. */
-export function startServer({ databaseUrl, port, demo, secret, log = 'warn', bundle = SERVER_BUNDLE, webRoot }) {
+export function startServer({ bundle = SERVER_BUNDLE, log = 'warn', ...more }) {
   return new Promise((resolve, reject) => {
     // A process group of its own: Ctrl-C at the terminal reaches us alone, and we stop things in order.
     const child = spawn(process.execPath, ['--enable-source-maps', bundle], {
-      env: serverEnvironment({ databaseUrl, port, demo, log, secret, webRoot }),
+      env: serverEnvironment({ log, ...more }),
       stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
       detached: true,
     });
