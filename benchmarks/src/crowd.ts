@@ -1,17 +1,21 @@
 /**
  * Many people at one server: 40 devices on one job, each with its stream open, reading what it is told of and adding a line
  * a second; and 200 users with a job each, adding a line every two seconds. How long an added line takes to be answered.
- * `--seconds 150` for as long as asked; without it, 30.
+ * `--seconds 150` for as long as asked; without it, 30. `--users 800 --processes 2` for more of them at several processes.
  */
 import { setTimeout as wait } from 'node:timers/promises';
 import { v7 as uuidv7 } from 'uuid';
 import { share } from './application.ts';
 import { startServers } from './servers.ts';
 
-const asked = process.argv.indexOf('--seconds');
-const SECONDS = asked < 0 ? 30 : Number(process.argv[asked + 1]);
-const DEVICES = 40;
-const USERS = 200;
+function given(name: string, usual: number): number {
+  const at = process.argv.indexOf(`--${name}`);
+  return at < 0 ? usual : Number(process.argv[at + 1]);
+}
+const SECONDS = given('seconds', 30);
+const DEVICES = given('devices', 40);
+const USERS = given('users', 200);
+const PROCESSES = given('processes', 1);
 
 interface Person {
   readonly cookie: string;
@@ -117,13 +121,15 @@ function say(title: string, more = ''): void {
   refused.clear();
 }
 
-const servers = await startServers(1);
+const servers = await startServers(PROCESSES);
 try {
-  const [address = ''] = servers.addresses;
-  const owner = await somebody(address);
+  let turn = 0;
+  /** Of each of them by turns, as a proxy would. */
+  const address = () => servers.addresses[(turn += 1) % PROCESSES] ?? '';
+  const owner = await somebody(address());
   const jobId = await aJob(owner);
   const devices = [owner];
-  while (devices.length < DEVICES) devices.push(await besides(owner));
+  while (devices.length < DEVICES) devices.push({ ...(await besides(owner)), address: address() });
   const ends = new AbortController();
   let readings = 0;
   for (const device of devices) void follow(device, jobId, ends.signal, () => (readings += 1)).catch(() => undefined);
@@ -135,7 +141,7 @@ try {
 
   const users = await Promise.all(
     Array.from({ length: USERS }, async () => {
-      const person = await somebody(address);
+      const person = await somebody(address());
       return { person, jobId: await aJob(person) };
     }),
   );

@@ -83,6 +83,14 @@ do $$ begin
 end $$;
 `;
 
+/** Says of a database that it was put back to an earlier moment by other means: a point in time, another machine's copy. */
+export async function markRestored(url) {
+  const { address, env } = connection(url);
+  const options = ['-X', '-q', '--single-transaction', '-v', 'ON_ERROR_STOP=1', '-f', '-'];
+  const done = asOwner(join(await programs(), 'psql'), [...options, address], { env, input: BEGIN_HISTORY });
+  if (!done.ok) throw new Plain(`The database could not be marked:\n${done.stderr}`);
+}
+
 /**
  * Puts a backup of this version or an earlier one in the place of everything that is there, in one transaction: all of it
  * or nothing.

@@ -11,6 +11,7 @@ import { migrateDatabase } from './client.ts';
 interface Backup {
   backup(url: string, file: string): Promise<void>;
   restore(url: string, file: string): Promise<void>;
+  markRestored(url: string): Promise<void>;
 }
 let test: TestApp;
 let tool: Backup;
@@ -79,6 +80,21 @@ describe('a backup', () => {
     expect(after).toEqual({ ...before, history: after.history, restoredFrom: history, restoredRevision: revision });
     expect(after.history).not.toBe(history);
     await send(aLine(3));
+  });
+
+  it('that was put back by other means is marked, so that devices send again what it lacks', async () => {
+    const { browser } = await test.guest();
+    const jobId = uuidv7();
+    const reading = { length: 'mm', finest: 16, metricStep: '1', rounding: 'nearest', fractions: 'lowest' };
+    const changes = [{ id: uuidv7(), kind: 'job.add', title: 'Shed', reading }];
+    await browser.post(`/api/jobs/${jobId}/changes`).send({ changes }).expect(200);
+    const { body } = await browser.get(`/api/jobs/${jobId}`);
+    const { history, revision } = body as { history: string; revision: number };
+    await tool.markRestored(test.url);
+    const { body: after } = await browser.get(`/api/jobs/${jobId}`);
+    expect(after).toMatchObject({ restoredFrom: history, restoredRevision: revision });
+    const sent = await browser.post(`/api/jobs/${jobId}/changes`).send({ changes, history }).expect(409);
+    expect(sent.body).toMatchObject({ code: 'job.restored' });
   });
 
   it('of each earlier version takes the place of everything, and is brought up to date', async () => {
