@@ -44,10 +44,10 @@ export default defineConfig({
         },
       },
       {
-        // The part of them that kills the server over and over, for as long as it takes.
+        // What kills the server over and over, and what was tried against it, for as long as it takes.
         test: {
           name: 'stress',
-          include: ['e2e/specs/stress.test.ts'],
+          include: ['e2e/specs/stress.test.ts', 'e2e/stress/*.test.ts'],
           environment: 'node',
           testTimeout: 1_800_000,
           hookTimeout: 120_000,
