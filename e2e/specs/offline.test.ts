@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { Bench, DESKTOP, launchBrowser } from '../fixtures/browser.ts';
+import { Bench, DESKTOP, launchBrowser, openBench } from '../fixtures/browser.ts';
 
 const ENTRY = '.hand [data-test=entry]';
 const folder = mkdtempSync(join(tmpdir(), 'sprell-offline-'));
@@ -121,5 +121,29 @@ describe('a place with no signal', () => {
     await bench.page.waitForFunction(
       () => document.querySelector('[data-test=keep-state]')?.textContent === 'kept on the server',
     );
+  });
+
+  it('stays when the page is left in the very moment that it lands', async () => {
+    const bench = await openBench(browser);
+    const { page } = bench;
+    const waits = [0, 1, 2, 4, 8, 15, 30];
+    for (const milliseconds of waits) {
+      await bench.type(`left${milliseconds}: 3' 4"`);
+      await Promise.all([
+        page.waitForNavigation(),
+        page.evaluate((wait) => {
+          const enter = { key: 'Enter', code: 'Enter', keyCode: 13, bubbles: true, cancelable: true };
+          document.querySelector('.hand [data-test=entry]')?.dispatchEvent(new KeyboardEvent('keydown', enter));
+          if (wait === 0) location.reload();
+          else setTimeout(() => location.reload(), wait);
+        }, milliseconds),
+      ]);
+      await page.waitForSelector('[data-line]');
+    }
+    await bench.kept();
+    const other = await openBench(browser, DESKTOP, bench);
+    const numbers = await other.lineNumbers();
+    expect(numbers).toHaveLength(46 + waits.length);
+    expect(new Set(numbers).size).toBe(numbers.length);
   });
 });

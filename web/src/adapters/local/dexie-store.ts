@@ -30,6 +30,7 @@ import {
   adoptedHead,
   asWritten,
   besideIt,
+  isWritten,
   changeSubject,
   makes,
   metOf,
@@ -191,6 +192,7 @@ export class DexieStore implements LocalStore {
       ]);
       const written = asWritten(what, { head, line, thing });
       const waiting = (await this.#waiting(jobId, [subject])).map(({ change }) => change);
+      if (isWritten(what, (line ?? thing)?.own, waiting)) return { ...written, apart: [subject] };
       const beside = besideIt(jobId, written, {
         line: line && asTold(line),
         thing,

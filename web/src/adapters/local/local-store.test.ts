@@ -217,6 +217,26 @@ describe.each<[string, () => Promise<LocalStore>]>([
     expect(await local.open(job.id)).toBeUndefined();
   });
 
+  it('hold a change once, however often it is written down', async () => {
+    const store = await open();
+    const job = aJob();
+    await store.adopt(job, 'all');
+    const line = aLine({ revision: 0, number: 2 });
+    const { id: lineId, position, source, label, note } = line;
+    const head = { ...job, nextNumber: 3 };
+    const add: Change = { id: uuidv7(), kind: 'line.add', lineId, number: 2, position, source, label, note };
+    const edit: Change = { ...anEdit(line, `7'`, add.id), id: uuidv7() };
+    const writes = [
+      { change: add, head, line },
+      { change: edit, head, line: { ...line, source: `7'` } },
+    ];
+    for (const what of [...writes, ...writes]) await store.write(job.id, what);
+    const here = await store.open(job.id);
+    expect(here?.lines).toMatchObject([{ id: lineId, source: `7'`, number: 2 }]);
+    expect(here?.waiting).toEqual([add, edit]);
+    expect(here?.conflicts).toEqual([]);
+  });
+
   it('let no line of one job be taken by another that says it has one of that id', async () => {
     const store = await open();
     const [line, more] = [aLine(), aLine({ number: 2 })];

@@ -25,6 +25,7 @@ import {
   adopted,
   adoptedHead,
   asWritten,
+  isWritten,
   besideIt,
   changeSubject,
   makes,
@@ -101,6 +102,7 @@ export class MemoryStore implements LocalStore {
     const thing = shelf && thingOf(shelf, what.thing?.thing.id);
     const written = asWritten(what, { head: shelf?.head, line, thing });
     const waiting = this.#waiting(jobId).filter((change) => changeSubject(change) === subject);
+    if (isWritten(what, shelf?.own.get(subject), waiting)) return { ...written, apart: [subject] };
     const beside = besideIt(jobId, written, {
       line,
       thing,

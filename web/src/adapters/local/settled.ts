@@ -125,6 +125,11 @@ export function sameWords(one: LineWire, other: LineWire): boolean {
   return (['source', 'label', 'note'] as const).every((key) => one[key] === other[key]);
 }
 
+/** Whether a change is here already: a page that was left while it wrote it down cannot know. */
+export function isWritten({ change }: LocalWrite, own: Own | undefined, waiting: readonly Change[]): boolean {
+  return own?.by === change.id || waiting.some(({ id }) => id === change.id);
+}
+
 /**
  * A change as it is written down on this device, where another page may have written meanwhile: a number is given once,
  * and what the server said of the line or thing stays.

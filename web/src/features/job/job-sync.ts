@@ -7,6 +7,7 @@ import type { JobHead, LocalJob, LocalWrite } from '../../adapters/local/local-s
 import { changeSubject, NO_THINGS } from '../../adapters/local/settled.ts';
 import { RequestFailure } from '../../adapters/request-failure.ts';
 import { firstReading } from './job-reading.ts';
+import { leaveBehind, LEFT, takeUp, type Loose } from './left-behind.ts';
 import type { Outbox } from './outbox.ts';
 
 /** Until a device that had no room, or a server that did not answer, is tried again. */
@@ -58,6 +59,7 @@ export function useJobSync(kept: KeptJob) {
   async function start(): Promise<void> {
     await guarded(async () => {
       const local = await device.store();
+      await takeUp(device.memory, local).catch(() => undefined);
       await listHere();
       const open = device.memory.remembered<string>('job') ?? jobs.value[0]?.id;
       const here = open === undefined ? undefined : await local.open(open);
@@ -303,7 +305,7 @@ export function useJobSync(kept: KeptJob) {
   }
 
   /** Changes that are on this page alone, in order: being written down, or waiting for the device to take them. */
-  const loose: { readonly jobId: string; readonly what: LocalWrite }[] = [];
+  const loose: Loose[] = [];
   let nextTry: ReturnType<typeof setTimeout> | undefined;
 
   /** Writes a change down on this device with what it leaves behind; from there it is sent. */
@@ -341,6 +343,21 @@ export function useJobSync(kept: KeptJob) {
   // Whoever leaves is asked first where that would take something along.
   useEventListener(window, 'beforeunload', (event) => {
     if (outbox.state.value.kind === 'page') event.preventDefault();
+  });
+
+  useEventListener(window, 'pagehide', () => {
+    leaveBehind(device.memory, loose);
+  });
+  // Another page was left in the middle of something.
+  device.memory.follow((key) => {
+    if (key !== LEFT) return;
+    const taken = device.store().then((local) => takeUp(device.memory, local));
+    void taken
+      .then(async (left) => {
+        if (left.length > 0) await outbox.retry();
+        for (const { jobId, what } of left) await lookAt(jobId, [changeSubject(what.change)]);
+      })
+      .catch(() => undefined);
   });
 
   return { start, open, keepHere, listenTo, lookAt, seeTo, readTheRest, takeOver };

@@ -1,0 +1,33 @@
+import type { Memory } from '../../adapters/local-memory.ts';
+import type { LocalStore, LocalWrite } from '../../adapters/local/local-store.ts';
+
+/** A change that is on a page alone. */
+export interface Loose {
+  readonly jobId: string;
+  readonly what: LocalWrite;
+}
+
+export const LEFT = 'left';
+const leftIn = (memory: Memory): readonly Loose[] => memory.remembered<readonly Loose[]>(LEFT) ?? [];
+
+/**
+ * Writes down what a page has on itself alone in the moment that it is left. The device's database takes it a few
+ * milliseconds later, and a page that goes takes along what was on its way there.
+ */
+export function leaveBehind(memory: Memory, loose: readonly Loose[]): void {
+  if (loose.length > 0) memory.remember(LEFT, [...leftIn(memory), ...loose]);
+}
+
+/**
+ * Puts what a page left behind where it was on its way to. What had arrived there all the same is passed over by its id.
+ * @returns what it was
+ */
+export async function takeUp(memory: Memory, store: LocalStore): Promise<readonly Loose[]> {
+  const left = leftIn(memory);
+  for (const { jobId, what } of left) {
+    await store.write(jobId, what);
+    const others = leftIn(memory).filter((one) => one.what.change.id !== what.change.id);
+    memory.remember(LEFT, others.length === 0 ? undefined : others);
+  }
+  return left;
+}
