@@ -115,7 +115,7 @@ export class BuildingSite {
       return;
     }
     if (page === undefined) return this.#opened(device.openPage());
-    if (what === 'kill') return this.#kill(page);
+    if (what === 'kill') return this.#kill(page, pick % 2 === 0);
     const now = Date.now();
     vi.setSystemTime(now + device.skew);
     this.#act(page, { what, pick, size });
@@ -257,14 +257,16 @@ export class BuildingSite {
     await this.pass(0);
   }
 
-  async #kill(page: SimPage): Promise<void> {
+  async #kill(page: SimPage, isLeft: boolean): Promise<void> {
     const { device, job } = page;
-    this.story.push(`${device.name}${device.pages.indexOf(page)} killed, ${JSON.stringify(job.keepState)}`);
+    const how = isLeft ? 'left' : 'killed';
+    this.story.push(`${device.name}${device.pages.indexOf(page)} ${how}, ${JSON.stringify(job.keepState)}`);
     const shown = [...job.jobLines.lines().values()];
     const saidSo = job.keepState.kind === 'page' || job.keepState.kind === 'writing';
-    device.kill(page);
+    device.kill(page, { isLeft });
     this.#begun.delete(page);
-    if (!saidSo) return;
+    // What was on its way is taken up by the next page.
+    if (!saidSo || isLeft) return;
     const scales = job.scales.map(({ content }) => content.name);
     const standing = (lines: readonly LineWire[]) => lines.flatMap(({ label, deleted }) => (deleted ? [] : label));
     for (const label of [...standing(shown), ...scales]) if (label !== null) this.#wentWithPage.add(label);

@@ -53,9 +53,9 @@ export class SimDevice {
     return page;
   }
 
-  /** The page goes without a word, as when the browser is killed. */
-  kill(page: SimPage): void {
-    page.kill();
+  /** The page goes without a word, as when the browser is killed; or it is left, and may write something down. */
+  kill(page: SimPage, how: { readonly isLeft: boolean } = { isLeft: false }): void {
+    page.kill(how);
     this.pages.splice(this.pages.indexOf(page), 1);
   }
 }
@@ -105,7 +105,10 @@ export class SimPage {
     await this.#job.start();
   }
 
-  kill(): void {
+  /** Ends it in the middle of whatever it does; one that is left can write down what it had on itself alone. */
+  kill({ isLeft }: { readonly isLeft: boolean }): void {
+    // Every page of the window hears it. For those that go on it is a word too many, as a browser may give it.
+    if (isLeft) window.dispatchEvent(new Event('pagehide'));
     this.isDead = true;
     this.#die();
     this.#hearing.clear();

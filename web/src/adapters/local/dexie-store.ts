@@ -192,7 +192,7 @@ export class DexieStore implements LocalStore {
       ]);
       const written = asWritten(what, { head, line, thing });
       const waiting = (await this.#waiting(jobId, [subject])).map(({ change }) => change);
-      if (isWritten(what, (line ?? thing)?.own, waiting)) return { ...written, apart: [subject] };
+      if (isWritten(what, line ?? thing, (line ?? thing)?.own, waiting)) return { ...written, apart: [subject] };
       const beside = besideIt(jobId, written, {
         line: line && asTold(line),
         thing,

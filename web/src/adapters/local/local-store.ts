@@ -63,6 +63,8 @@ export interface LocalWrite {
   readonly thing?: KeptThing;
   /** The line stores a mark under a name that there was none of. */
   readonly named?: boolean;
+  /** It may have been written down before: the page that did it was left meanwhile. */
+  readonly again?: boolean;
 }
 
 /** A change as it was written down. */

@@ -102,7 +102,7 @@ export class MemoryStore implements LocalStore {
     const thing = shelf && thingOf(shelf, what.thing?.thing.id);
     const written = asWritten(what, { head: shelf?.head, line, thing });
     const waiting = this.#waiting(jobId).filter((change) => changeSubject(change) === subject);
-    if (isWritten(what, shelf?.own.get(subject), waiting)) return { ...written, apart: [subject] };
+    if (isWritten(what, line ?? thing, shelf?.own.get(subject), waiting)) return { ...written, apart: [subject] };
     const beside = besideIt(jobId, written, {
       line,
       thing,

@@ -125,9 +125,19 @@ export function sameWords(one: LineWire, other: LineWire): boolean {
   return (['source', 'label', 'note'] as const).every((key) => one[key] === other[key]);
 }
 
-/** Whether a change is here already: a page that was left while it wrote it down cannot know. */
-export function isWritten({ change }: LocalWrite, own: Own | undefined, waiting: readonly Change[]): boolean {
-  return own?.by === change.id || waiting.some(({ id }) => id === change.id);
+/**
+ * Whether a change is here already: a page that was left while it wrote it down cannot know, and by now it may have been
+ * sent, answered and built upon.
+ * @param before what it changes, as it is here
+ */
+export function isWritten(
+  { change, again = false }: LocalWrite,
+  before: LineWire | ThingWire | undefined,
+  own: Own | undefined,
+  waiting: readonly Change[],
+): boolean {
+  if (own?.by === change.id || waiting.some(({ id }) => id === change.id)) return true;
+  return again && makes(change) && before !== undefined;
 }
 
 /**

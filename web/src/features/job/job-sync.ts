@@ -59,7 +59,7 @@ export function useJobSync(kept: KeptJob) {
   async function start(): Promise<void> {
     await guarded(async () => {
       const local = await device.store();
-      await takeUp(device.memory, local).catch(() => undefined);
+      await takeUpLeft();
       await listHere();
       const open = device.memory.remembered<string>('job') ?? jobs.value[0]?.id;
       const here = open === undefined ? undefined : await local.open(open);
@@ -350,15 +350,22 @@ export function useJobSync(kept: KeptJob) {
   });
   // Another page was left in the middle of something.
   device.memory.follow((key) => {
-    if (key !== LEFT) return;
-    const taken = device.store().then((local) => takeUp(device.memory, local));
-    void taken
-      .then(async (left) => {
-        if (left.length > 0) await outbox.retry();
-        for (const { jobId, what } of left) await lookAt(jobId, [changeSubject(what.change)]);
-      })
-      .catch(() => undefined);
+    if (key === LEFT) void takeUpLeft();
   });
+
+  let nextLook: ReturnType<typeof setTimeout> | undefined;
+  /** What was left behind by a page that is gone; where the device takes no more, it is tried again. */
+  async function takeUpLeft(): Promise<void> {
+    clearTimeout(nextLook);
+    try {
+      const left = await takeUp(device.memory, await device.store());
+      if (left.length === 0) return;
+      void outbox.retry();
+      for (const { jobId, what } of left) await lookAt(jobId, [changeSubject(what.change)]);
+    } catch {
+      nextLook = setTimeout(() => void takeUpLeft(), TRY_AGAIN_AFTER);
+    }
+  }
 
   return { start, open, keepHere, listenTo, lookAt, seeTo, readTheRest, takeOver };
 }

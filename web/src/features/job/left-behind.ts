@@ -25,7 +25,7 @@ export function leaveBehind(memory: Memory, loose: readonly Loose[]): void {
 export async function takeUp(memory: Memory, store: LocalStore): Promise<readonly Loose[]> {
   const left = leftIn(memory);
   for (const { jobId, what } of left) {
-    await store.write(jobId, what);
+    await store.write(jobId, { ...what, again: true });
     const others = leftIn(memory).filter((one) => one.what.change.id !== what.change.id);
     memory.remember(LEFT, others.length === 0 ? undefined : others);
   }
