@@ -54,5 +54,6 @@ export default ts.config(
     files: ['tools/**/*.mjs', 'benchmarks/**/*.mjs', '*.js', '*.cjs', 'web/vite.config.ts', 'server/drizzle.config.ts'],
     languageOptions: { globals: globals.node },
   },
+  { files: ['web/public/*.js'], languageOptions: { globals: globals.serviceworker } },
   prettier,
 );

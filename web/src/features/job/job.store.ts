@@ -127,6 +127,7 @@ export const useJobStore = defineStore('job', () => {
     nextNumber = Math.max(head.nextNumber, ...loaded.map(({ number }) => (number ?? 0) + 1));
     lines = new Map(loaded.map((line) => [line.id, line]));
     if (!isSame) landedHere = undefined;
+    keeper.dispose();
     keeper = new SlateKeeper(style.value, showChanged);
     keeper.slate.goOnFrom(landedHere);
     pendingChange.clear();

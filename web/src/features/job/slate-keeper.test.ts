@@ -29,6 +29,7 @@ function workerBeside() {
     }),
     put: vi.fn((line: SlateLine) => results(slate.put(line))),
     remove: vi.fn((id: string) => results(slate.remove(id))),
+    dispose: vi.fn(),
   } as unknown as Recalculator;
 }
 
@@ -75,6 +76,37 @@ describe('the keeper of the slate', () => {
     // Answers to both changes come still, the older one first.
     await vi.waitFor(() => expect(reading(keeper, 2)).toBe('8 3⁄16″'));
     expect(keeper.slate.lineNumbered(400)?.result).toEqual(anew.lineNumbered(400)?.result);
+  });
+
+  it('goes on by itself where the worker fails, with nothing left out, and asks no other', async () => {
+    const worker = workerBeside();
+    const makeWorker = vi.fn(() => worker);
+    const changed: string[] = [];
+    const keeper = new SlateKeeper({ decimalComma: false }, (ids) => changed.push(...ids), makeWorker);
+    keeper.load(heavy);
+    vi.mocked(worker.put).mockRejectedValue(new Error('The thread failed.'));
+    keeper.put(aLine(1, `2'`));
+    keeper.put(aLine(2, `4'`));
+    await vi.waitFor(() => expect(reading(keeper, 2)).toBe('4′'));
+    expect(worker.dispose).toHaveBeenCalledOnce();
+    expect(changed).toContain('line-400');
+    keeper.put(aLine(2, `5'`));
+    expect(reading(keeper, 2)).toBe('5′');
+    expect(makeWorker).toHaveBeenCalledOnce();
+  });
+
+  it('ends its worker when it is over, and hears nothing more of it', async () => {
+    const worker = workerBeside();
+    const changed = vi.fn();
+    const keeper = new SlateKeeper({ decimalComma: false }, changed, () => worker);
+    keeper.load(heavy);
+    await vi.waitFor(() => expect(changed).toHaveBeenCalled());
+    changed.mockClear();
+    keeper.put(aLine(1, `2'`));
+    keeper.dispose();
+    await new Promise((resolve) => setTimeout(resolve, 10));
+    expect(worker.dispose).toHaveBeenCalledOnce();
+    expect(changed).not.toHaveBeenCalled();
   });
 
   it('works a long slate out in the worker from the start', async () => {

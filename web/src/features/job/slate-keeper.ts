@@ -1,4 +1,5 @@
 import { Slate, type SlateLine } from '@sprell/core';
+import { heavyWork } from '../../adapters/heavy-work.ts';
 import type { SlateWorker, WorkedResults } from './slate-worker.ts';
 
 /** Lines with values past small rationals at which a change may take longer than a frame. */
@@ -9,17 +10,20 @@ const LONG_SLATE = 2000;
 /** What the keeper needs of a worker; tests bring their own. */
 export type Recalculator = {
   [Call in keyof SlateWorker]: (...call: Parameters<SlateWorker[Call]>) => Promise<WorkedResults>;
-};
+} & { dispose(): void };
 
 function startWorker(): Recalculator | undefined {
   if (typeof Worker === 'undefined') return undefined;
-  const worker = new Worker(new URL('./slate-worker.ts', import.meta.url), { type: 'module' });
-  // What speaks to it comes with the first heavy slate; until then calls wait, in their order.
-  const remote = import('comlink').then(({ wrap }) => wrap<SlateWorker>(worker));
+  const work = heavyWork<SlateWorker>(
+    () => new Worker(new URL('./slate-worker.ts', import.meta.url), { type: 'module' }),
+  );
   return {
-    load: async (...call) => (await remote).load(...call),
-    put: async (...call) => (await remote).put(...call),
-    remove: async (...call) => (await remote).remove(...call),
+    load: (...call) => work.ask((slate) => slate.load(...call)),
+    put: (...call) => work.ask((slate) => slate.put(...call)),
+    remove: (...call) => work.ask((slate) => slate.remove(...call)),
+    dispose: () => {
+      work.dispose();
+    },
   };
 }
 
@@ -35,6 +39,9 @@ export class SlateKeeper {
   #worker: Recalculator | undefined;
   /** Changes that the worker was told and has not answered. */
   #unanswered = 0;
+  /** A worker failed on this slate: it is not asked again. */
+  #isAlone = false;
+  #isDisposed = false;
 
   constructor(
     options: { readonly decimalComma: boolean },
@@ -48,7 +55,7 @@ export class SlateKeeper {
   }
 
   load(lines: readonly SlateLine[]): void {
-    if (this.#worker === undefined && lines.length >= LONG_SLATE) this.#worker = this.#makeWorker();
+    if (this.#worker === undefined && lines.length >= LONG_SLATE && !this.#isAlone) this.#worker = this.#makeWorker();
     if (this.#worker === undefined) {
       this.slate.load(lines);
       this.#handOverIfHeavy();
@@ -85,21 +92,45 @@ export class SlateKeeper {
   /** Results of the worker come in the order of the changes; a line that has gone meanwhile is passed over. */
   #take(results: Promise<WorkedResults>): void {
     this.#unanswered += 1;
+    const worker = this.#worker;
     void results
-      .then((worked) => {
-        this.slate.accept(worked);
-        this.#onChanged(worked.map(([id]) => id));
-      })
+      .then(
+        (worked) => {
+          if (this.#isDisposed) return;
+          this.slate.accept(worked);
+          this.#onChanged(worked.map(([id]) => id));
+        },
+        () => {
+          this.#goOnWithout(worker);
+        },
+      )
       .finally(() => (this.#unanswered -= 1));
   }
 
+  /** The worker failed: what it had not answered is worked out here, and so is all that follows. */
+  #goOnWithout(worker: Recalculator | undefined): void {
+    if (worker !== this.#worker || this.#isDisposed) return;
+    worker?.dispose();
+    this.#worker = undefined;
+    this.#isAlone = true;
+    this.slate.recalculateAll();
+    this.#onChanged(this.slate.lines().map(({ line }) => line.id));
+  }
+
+  /** Ends its worker; what is on its way from there is passed over. */
+  dispose(): void {
+    this.#isDisposed = true;
+    this.#worker?.dispose();
+    this.#worker = undefined;
+  }
+
   #handOverIfHeavy(): void {
-    if (this.slate.heavyLines() < HEAVY_LINES) return;
-    this.#worker = this.#makeWorker();
-    if (this.#worker)
-      void this.#worker.load(
-        this.slate.lines().map(({ line }) => line),
-        this.#options,
-      );
+    if (this.#isAlone || this.slate.heavyLines() < HEAVY_LINES) return;
+    const worker = (this.#worker = this.#makeWorker());
+    const lines = this.slate.lines().map(({ line }) => line);
+    // What it comes to stands here already.
+    worker?.load(lines, this.#options).catch(() => {
+      this.#goOnWithout(worker);
+    });
   }
 }
