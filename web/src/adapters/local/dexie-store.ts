@@ -192,14 +192,16 @@ export class DexieStore implements LocalStore {
       ]);
       const written = asWritten(what, { head, line, thing });
       const waiting = (await this.#waiting(jobId, [subject])).map(({ change }) => change);
-      if (isWritten(what, line ?? thing, (line ?? thing)?.own, waiting)) return { ...written, apart: [subject] };
+      const conflicts = await versions.where({ lineId: subject }).toArray();
+      const { own } = line ?? thing ?? {};
+      if (isWritten(what, line ?? thing, { own, waiting, conflicts })) return { ...written, apart: [subject] };
       const beside = besideIt(jobId, written, {
         line: line && asTold(line),
         thing,
-        own: (line ?? thing)?.own,
+        own,
         isSameHistory: (what.head?.history ?? head?.history) === head?.history,
         waiting,
-        conflicts: await versions.where({ lineId: subject }).toArray(),
+        conflicts,
       });
       if (beside?.conflict) await versions.put(beside.conflict);
       if (beside?.agreed) await versions.delete(beside.agreed);
@@ -211,7 +213,7 @@ export class DexieStore implements LocalStore {
       const change = beside?.rebased ?? written.change;
       const ours = {
         jobId,
-        own: ownOf({ ...what, change }, { head, own: (line ?? thing)?.own, waiting }),
+        own: ownOf({ ...what, change }, { head, own, waiting }),
       };
       await outbox.add({ jobId, subject, version: CHANGE_VERSION, change } as OutboxRow);
       if (written.head) await jobs.put(written.head);

@@ -102,14 +102,16 @@ export class MemoryStore implements LocalStore {
     const thing = shelf && thingOf(shelf, what.thing?.thing.id);
     const written = asWritten(what, { head: shelf?.head, line, thing });
     const waiting = this.#waiting(jobId).filter((change) => changeSubject(change) === subject);
-    if (isWritten(what, line ?? thing, shelf?.own.get(subject), waiting)) return { ...written, apart: [subject] };
+    const conflicts = [...this.#conflicts.values()].filter(({ lineId }) => lineId === subject);
+    const own = shelf?.own.get(subject);
+    if (isWritten(what, line ?? thing, { own, waiting, conflicts })) return { ...written, apart: [subject] };
     const beside = besideIt(jobId, written, {
       line,
       thing,
-      own: shelf?.own.get(subject),
+      own,
       isSameHistory: (what.head?.history ?? shelf?.head.history) === shelf?.head.history,
       waiting,
-      conflicts: [...this.#conflicts.values()].filter(({ lineId }) => lineId === subject),
+      conflicts,
     });
     if (beside?.conflict) this.#conflicts.set(beside.conflict.id, beside.conflict);
     if (beside?.agreed) this.#conflicts.delete(beside.agreed);
@@ -120,7 +122,7 @@ export class MemoryStore implements LocalStore {
     if (beside && !beside.rebased) return { ...written, apart: [subject] };
     const change = beside?.rebased ?? written.change;
     this.#send(jobId, change);
-    const here = { head: shelf?.head, own: shelf?.own.get(subject), waiting };
+    const here = { head: shelf?.head, own, waiting };
     this.#put(jobId, written, ownOf({ ...what, change }, here));
     return { ...written, apart: [] };
   }

@@ -133,10 +133,11 @@ export function sameWords(one: LineWire, other: LineWire): boolean {
 export function isWritten(
   { change, again = false }: LocalWrite,
   before: LineWire | ThingWire | undefined,
-  own: Own | undefined,
-  waiting: readonly Change[],
+  { own, waiting, conflicts }: Pick<Here, 'waiting' | 'conflicts'> & { readonly own: Own | undefined },
 ): boolean {
   if (own?.by === change.id || waiting.some(({ id }) => id === change.id)) return true;
+  // It met another's, and stands beside that with what was built on it.
+  if (conflicts.some(({ changes }) => changes.includes(change.id))) return true;
   return again && makes(change) && before !== undefined;
 }
 

@@ -7,7 +7,7 @@ import type { JobHead, LocalJob, LocalWrite } from '../../adapters/local/local-s
 import { changeSubject, NO_THINGS } from '../../adapters/local/settled.ts';
 import { RequestFailure } from '../../adapters/request-failure.ts';
 import { firstReading } from './job-reading.ts';
-import { leaveBehind, LEFT, takeUp, type Loose } from './left-behind.ts';
+import { arrived, leaveBehind, LEFT, takeUp, type Loose } from './left-behind.ts';
 import type { Outbox } from './outbox.ts';
 
 /** Until a device that had no room, or a server that did not answer, is tried again. */
@@ -333,6 +333,7 @@ export function useJobSync(kept: KeptJob) {
           return loose.length;
         }
         loose.shift();
+        if (hasLeft) arrived(device.memory, first);
       }
       return 0;
     });
@@ -345,7 +346,9 @@ export function useJobSync(kept: KeptJob) {
     if (outbox.state.value.kind === 'page') event.preventDefault();
   });
 
+  let hasLeft = false;
   useEventListener(window, 'pagehide', () => {
+    hasLeft ||= loose.length > 0;
     leaveBehind(device.memory, loose);
   });
   // Another page was left in the middle of something.

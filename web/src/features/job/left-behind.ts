@@ -18,16 +18,24 @@ export function leaveBehind(memory: Memory, loose: readonly Loose[]): void {
   if (loose.length > 0) memory.remember(LEFT, [...leftIn(memory), ...loose]);
 }
 
+/** A change is where it was on its way to: nobody has to take it up. */
+export function arrived(memory: Memory, { what: { change } }: Loose): void {
+  const left = leftIn(memory);
+  const others = left.filter((one) => one.what.change.id !== change.id);
+  if (others.length < left.length) memory.remember(LEFT, others.length === 0 ? undefined : others);
+}
+
 /**
  * Puts what a page left behind where it was on its way to. What had arrived there all the same is passed over by its id.
  * @returns what it was
  */
 export async function takeUp(memory: Memory, store: LocalStore): Promise<readonly Loose[]> {
   const left = leftIn(memory);
-  for (const { jobId, what } of left) {
-    await store.write(jobId, { ...what, again: true });
-    const others = leftIn(memory).filter((one) => one.what.change.id !== what.change.id);
-    memory.remember(LEFT, others.length === 0 ? undefined : others);
+  for (const one of left) {
+    // The page may be there still, and have written it down meanwhile.
+    if (!leftIn(memory).some(({ what }) => what.change.id === one.what.change.id)) continue;
+    await store.write(one.jobId, { ...one.what, again: true });
+    arrived(memory, one);
   }
   return left;
 }
