@@ -71,10 +71,10 @@ class StoreWithoutRoom extends TellingStore {
     this.#page = page;
   }
 
-  override write(jobId: string, what: LocalWrite): Promise<Written> {
+  override write(jobId: string, ...whats: readonly LocalWrite[]): Promise<readonly Written[]> {
     if (this.#page.isDead) return new Promise(() => undefined);
     if (this.#device.isFull) return Promise.reject(new DOMException('No room.', 'QuotaExceededError'));
-    return super.write(jobId, what);
+    return super.write(jobId, ...whats);
   }
 }
 

@@ -1,7 +1,7 @@
 /** The public names of the contract, one by one. */
 export { defineEndpoint, type Endpoint } from './endpoint.ts';
 export { PROBLEMS, problemWire, type Problem, type ProblemCode } from './problem.ts';
-export { BATCH_LIMIT } from './batch-limit.ts';
+export { BATCH_LIMIT, batchSize, BODY_BYTES, BODY_VALUES } from './batch-limit.ts';
 export { comparePlaces, positionBetween, positionsBetween } from './position.ts';
 export { asOneLine, asText, LABEL_LIMIT } from './text.ts';
 export { positionWire } from './wire/position.ts';

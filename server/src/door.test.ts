@@ -1,3 +1,4 @@
+import { BATCH_LIMIT } from '@sprell/contract';
 import { ENDPOINTS } from '@sprell/contract/openapi';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -81,7 +82,7 @@ const HOSTILE: readonly (readonly [string, unknown])[] = [
   ['null', null],
   ['changes that are no list', { changes: { length: 1 } }],
   ['no changes', { changes: [] }],
-  ['too many changes', { changes: Array.from({ length: 201 }, () => aLine(1)) }],
+  ['too many changes', { changes: Array.from({ length: BATCH_LIMIT + 1 }, () => aLine(1)) }],
   ['a field of its own', { changes: [aLine(1)], admin: true }],
   ['a prototype', JSON.parse('{"__proto__": {"changes": []}, "changes": [{"__proto__": {"id": "x"}}]}')],
   ['an id that is SQL', { changes: [aLine(1, { lineId: "' or 1=1; --" })] }],

@@ -1,17 +1,11 @@
+import { BODY_BYTES, BODY_VALUES } from '@sprell/contract';
 import { json, type RequestHandler } from 'express';
 
-/**
- * Levels of lists and objects in each other, and values in all. The largest batch, 200 changes with every field there is,
- * comes to about 13,000 values in five levels; what is read costs time by the value, and a body may hold a million in
- * its bytes.
- */
+/** Levels of lists and objects in each other; a batch has five. */
 const MOST_LEVELS = 12;
-const MOST_VALUES = 40_000;
 
 /** Bytes of a body that is no batch: the longest one is an address and a password. */
 const SMALL = '16kb';
-/** A batch of 200 long entries fits; anything larger is no batch. */
-const BATCH = '4mb';
 
 const [QUOTE, BACKSLASH, COMMA] = [0x22, 0x5c, 0x2c];
 const [OPEN_LIST, OPEN_OBJECT, CLOSE_LIST, CLOSE_OBJECT] = [0x5b, 0x7b, 0x5d, 0x7d];
@@ -28,7 +22,7 @@ export function isBounded(text: Uint8Array): boolean {
       levels += 1;
       values += 1;
     } else if (sign === CLOSE_LIST || sign === CLOSE_OBJECT) levels -= 1;
-    if (levels > MOST_LEVELS || values > MOST_VALUES) return false;
+    if (levels > MOST_LEVELS || values > BODY_VALUES) return false;
   }
   return true;
 }
@@ -48,7 +42,7 @@ const refusal = (type: string) => Object.assign(new Error(type), { type });
 /** Reads the JSON of a request, in bounds of size, depth and count. */
 export function readBody(size: 'small' | 'batch'): RequestHandler {
   return json({
-    limit: size === 'small' ? SMALL : BATCH,
+    limit: size === 'small' ? SMALL : BODY_BYTES,
     strict: true,
     verify: (_request, _response, text, encoding) => {
       // In others the signs that are looked for are part of other signs.

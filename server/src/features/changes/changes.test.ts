@@ -1,4 +1,4 @@
-import type { Change, ChangeResult } from '@sprell/contract';
+import { BATCH_LIMIT, type Change, type ChangeResult } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { account, job, line, scale, setOut } from '../../db/schema.ts';
@@ -333,7 +333,7 @@ describe('bad input', () => {
     ['no body', undefined, 'request.invalid'],
     ['an array', [], 'request.invalid'],
     ['no changes', { changes: [] }, 'request.invalid'],
-    ['too many changes', { changes: Array.from({ length: 201 }, () => anAdd()) }, 'request.invalid'],
+    ['too many changes', { changes: Array.from({ length: BATCH_LIMIT + 1 }, () => anAdd()) }, 'request.invalid'],
     ['an id that is none', { changes: [anAdd({ id: `1'; drop table line; --` })] }, 'request.invalid'],
     [
       'an id of another version',

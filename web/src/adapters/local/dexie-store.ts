@@ -1,6 +1,6 @@
 import {
+  batchSize,
   THING_KINDS,
-  thingResult,
   type Change,
   type ChangeResult,
   type JobWire,
@@ -11,6 +11,7 @@ import {
   type ThingWire,
 } from '@sprell/contract';
 import Dexie, { type EntityTable, type Table } from 'dexie';
+import { JobPart } from './job-part.ts';
 import { isOfAnotherHistory, isOtherHistory, NOTHING_SETTLED, rejoined } from './rejoined.ts';
 import type {
   Batch,
@@ -28,24 +29,16 @@ import type {
 import {
   adopted,
   adoptedHead,
-  asWritten,
-  besideIt,
-  isWritten,
+  answered,
   changeSubject,
   makes,
-  metOf,
-  neverThere,
-  ownAfter,
-  ownOf,
+  NOTHING,
   ownStill,
   readUpTo,
   refusalOf,
   refusalsOf,
-  resultSubject,
-  settled,
-  settlement,
+  spokenOf,
   thingsOf,
-  type Settled,
 } from './settled.ts';
 
 /** A change on its way. `version` is of the shape it was written in, so that a later Sprell can still send it. */
@@ -66,6 +59,8 @@ type ScaleRow = ScaleWire & Ours;
 type SetOutRow = SetOutWire & Ours;
 type ThingRow = ThingWire & Ours;
 
+/** Subjects up to which the outbox is asked for each. */
+const SOUGHT = 40;
 /** The shape in which changes are written down now. */
 const CHANGE_VERSION = 1;
 
@@ -175,52 +170,58 @@ export class DexieStore implements LocalStore {
   async #waiting(jobId: string, only: readonly string[] | undefined): Promise<OutboxRow[]> {
     const { outbox } = this.#tables;
     if (only === undefined) return outbox.where({ jobId }).sortBy('place');
+    // Each subject is sought by itself; of many all of them are read.
+    if (only.length > SOUGHT) {
+      const asked = new Set(only);
+      return (await outbox.where({ jobId }).sortBy('place')).filter(({ subject }) => asked.has(subject));
+    }
     return outbox
       .where('[jobId+subject]')
       .anyOf(only.map((subject) => [jobId, subject]))
       .sortBy('place');
   }
 
-  write(jobId: string, what: LocalWrite): Promise<Written> {
-    const { jobs, lines, scales, setOuts, outbox, versions } = this.#tables;
-    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox, versions], async () => {
-      const subject = changeSubject(what.change);
-      const [head, line, thing] = await Promise.all([
-        jobs.get(jobId),
-        what.line && lines.get(what.line.id),
-        what.thing && this.#tables.things(what.thing.kind).get(what.thing.thing.id),
-      ]);
-      const written = asWritten(what, { head, line, thing });
-      const waiting = (await this.#waiting(jobId, [subject])).map(({ change }) => change);
-      const conflicts = await versions.where({ lineId: subject }).toArray();
-      const { own } = line ?? thing ?? {};
-      if (isWritten(what, line ?? thing, { own, waiting, conflicts })) return { ...written, apart: [subject] };
-      const beside = besideIt(jobId, written, {
-        line: line && asTold(line),
-        thing,
-        own,
-        isSameHistory: (what.head?.history ?? head?.history) === head?.history,
-        waiting,
-        conflicts,
-      });
-      if (beside?.conflict) await versions.put(beside.conflict);
-      if (beside?.agreed) await versions.delete(beside.agreed);
-      if (beside?.beside) {
-        const other = await this.write(jobId, beside.beside);
-        return { ...other, apart: [subject, changeSubject(other.change)] };
-      }
-      if (beside && !beside.rebased) return { ...written, apart: [subject] };
-      const change = beside?.rebased ?? written.change;
-      const ours = {
-        jobId,
-        own: ownOf({ ...what, change }, { head, own, waiting }),
-      };
-      await outbox.add({ jobId, subject, version: CHANGE_VERSION, change } as OutboxRow);
-      if (written.head) await jobs.put(written.head);
-      if (written.line) await lines.put({ ...written.line, ...ours });
-      if (written.thing) await this.#tables.things(written.thing.kind).put({ ...written.thing.thing, ...ours });
-      return { ...written, apart: [] };
+  write(jobId: string, ...whats: readonly LocalWrite[]): Promise<readonly Written[]> {
+    return this.#transaction(async () => {
+      const part = await this.#partOf(jobId, whats.flatMap(spokenOf));
+      const written = part.write(whats);
+      await this.#keep(jobId, part);
+      return written;
     });
+  }
+
+  #transaction<T>(work: () => Promise<T>): Promise<T> {
+    const { jobs, lines, scales, setOuts, outbox, versions, refusals } = this.#tables;
+    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox, versions, refusals], work);
+  }
+
+  async #partOf(jobId: string, ids: readonly string[]): Promise<JobPart> {
+    const here = await this.open(jobId, ids);
+    return new JobPart(jobId, here?.head, here ?? NOTHING);
+  }
+
+  async #keep(jobId: string, { touched }: JobPart): Promise<void> {
+    const { jobs, lines, scales, setOuts, outbox, versions } = this.#tables;
+    const { head, things, removed, own, added, absorbed, conflicts } = touched;
+    const ours = (id: string): Ours => ({ jobId, own: own.get(id) });
+    if (absorbed.size > 0)
+      await outbox
+        .where({ jobId })
+        .and(({ change }) => absorbed.has(change.id))
+        .delete();
+    const waits = added.filter(({ id }) => !absorbed.has(id));
+    await outbox.bulkAdd(
+      waits.map((change) => ({ jobId, subject: changeSubject(change), version: CHANGE_VERSION, change }) as OutboxRow),
+    );
+    if (head) await jobs.put(head);
+    for (const table of [lines, scales, setOuts] as readonly Table[]) await table.bulkDelete([...removed]);
+    await lines.bulkPut(touched.lines.map((line) => ({ ...line, ...ours(line.id) })));
+    for (const kind of THING_KINDS) {
+      const rows = things.filter((one) => one.kind === kind).map(({ thing }) => ({ ...thing, ...ours(thing.id) }));
+      await this.#tables.things(kind).bulkPut(rows);
+    }
+    await versions.bulkPut([...conflicts.values()].flatMap((one) => one ?? []));
+    await versions.bulkDelete([...conflicts].flatMap(([id, one]) => (one ? [] : [id])));
   }
 
   /**
@@ -320,7 +321,7 @@ export class DexieStore implements LocalStore {
     });
   }
 
-  async batch(limit: number, held: ReadonlySet<string>): Promise<Batch | undefined> {
+  async batch(held: ReadonlySet<string>): Promise<Batch | undefined> {
     const { outbox } = this.#tables;
     const first = await outbox
       .orderBy('place')
@@ -328,7 +329,8 @@ export class DexieStore implements LocalStore {
       .first();
     if (first === undefined) return undefined;
     const { jobId } = first;
-    const rows = (await outbox.where({ jobId }).sortBy('place')).slice(0, limit);
+    const waiting = await outbox.where({ jobId }).sortBy('place');
+    const rows = waiting.slice(0, batchSize(waiting.map(({ change }) => change)));
     return {
       jobId,
       places: rows.map(({ place }) => place),
@@ -339,50 +341,16 @@ export class DexieStore implements LocalStore {
 
   settle(batch: Batch, results: readonly ChangeResult[]): Promise<Settlement> {
     const { jobId, places, changes: sent } = batch;
-    const { jobs, lines, scales, setOuts, outbox, versions, refusals } = this.#tables;
-    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox, versions, refusals], async () => {
+    const { jobs, outbox, refusals } = this.#tables;
+    return this.#transaction(async () => {
       if (isOfAnotherHistory(batch, await jobs.get(jobId))) return NOTHING_SETTLED;
       await outbox.bulkDelete([...places]);
       await refusals.bulkPut(refusalsOf(jobId, sent, results));
-      const never = neverThere(jobId, sent, results);
-      for (const table of [lines, scales, setOuts] as readonly Table<LineRow | ThingRow>[])
-        for (const row of await table.bulkGet([...never])) if (row?.revision === 0) await table.delete(row.id);
-      const all: Settled[] = [];
-      const met = metOf(results);
-      for (const result of results) {
-        const subject = resultSubject(result);
-        if (subject === undefined) continue;
-        const [line, thing] = [await lines.get(subject), await this.#thingOf(result, subject)];
-        const made = settled(jobId, result, {
-          head: await jobs.get(jobId),
-          line: line && asTold(line),
-          thing: thing && (asTold(thing) as ThingWire),
-          conflicts: await versions.where({ lineId: subject }).toArray(),
-          waiting: (await this.#waiting(jobId, [subject])).map(({ change }) => change),
-          sent,
-          met,
-        });
-        all.push(made);
-        const ours = { jobId, own: ownAfter(result, (line ?? thing)?.own) };
-        if (made.head) await jobs.put(made.head);
-        if (made.line) await lines.put({ ...made.line, ...ours });
-        if (made.thing) await this.#tables.things(made.thing.kind).put({ ...made.thing.thing, ...ours });
-        if (made.conflict) await versions.put(made.conflict);
-        if (made.agreed) await versions.delete(made.agreed);
-        if (made.absorbed?.length)
-          await outbox
-            .where({ jobId, subject })
-            .and(({ change }) => made.absorbed?.includes(change.id) === true)
-            .delete();
-        if (made.beside) await this.write(jobId, made.beside);
-      }
-      return settlement(sent, results, all);
+      const part = await this.#partOf(jobId, answered(sent, results));
+      const made = part.settle(sent, results);
+      await this.#keep(jobId, part);
+      return made;
     });
-  }
-
-  async #thingOf(result: ChangeResult, id: string): Promise<ThingRow | undefined> {
-    const told = thingResult(result);
-    return told && this.#tables.things(told.kind).get(id);
   }
 
   countWaiting(): Promise<number> {

@@ -104,10 +104,10 @@ export interface LocalStore {
   /** @param only the ids of the lines and things that are asked for, and what waits for them; all where it is left out */
   open(jobId: string, only?: readonly string[]): Promise<LocalJob | undefined>;
   /**
-   * One change and what it leaves behind, together or not at all.
+   * Changes and what each leaves behind, in order, together or not at all.
    * @returns what was written: with another number for a new line, where another page of this browser has used its own
    */
-  write(jobId: string, what: LocalWrite): Promise<Written>;
+  write(jobId: string, ...whats: readonly LocalWrite[]): Promise<readonly Written[]>;
   /**
    * Takes over what the server holds, but for what has changes waiting. Where the server put the job back from a backup,
    * what is here from after that is to be sent again.
@@ -121,7 +121,7 @@ export interface LocalStore {
   /** What waits of a job will not be done, for a reason that all of it shares. */
   refuse(jobId: string, code: KeptRefusal['code']): Promise<void>;
   /** The first changes that wait, of one job. @param held jobs whose changes cannot be sent now */
-  batch(limit: number, held: ReadonlySet<string>): Promise<Batch | undefined>;
+  batch(held: ReadonlySet<string>): Promise<Batch | undefined>;
   /** What became of a batch: it waits no more, and what it was done to is as the server says. */
   settle(batch: Batch, results: readonly ChangeResult[]): Promise<Settlement>;
   /** How many changes wait, of all jobs. */

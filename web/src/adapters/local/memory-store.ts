@@ -1,12 +1,13 @@
 import {
+  batchSize,
   THING_KINDS,
   type Change,
   type ChangeResult,
   type JobWire,
-  type KeptThing,
   type LineWire,
   type ThingWire,
 } from '@sprell/contract';
+import { JobPart } from './job-part.ts';
 import { isOfAnotherHistory, isOtherHistory, NOTHING_SETTLED, rejoined } from './rejoined.ts';
 import type {
   Batch,
@@ -24,24 +25,16 @@ import type {
 import {
   adopted,
   adoptedHead,
-  asWritten,
-  isWritten,
-  besideIt,
+  answered,
   changeSubject,
   makes,
-  metOf,
-  neverThere,
   NO_THINGS,
-  ownAfter,
-  ownOf,
+  NOTHING,
   readUpTo,
   refusalOf,
   refusalsOf,
-  resultSubject,
-  settled,
-  settlement,
+  spokenOf,
   thingsOf,
-  type Settled,
 } from './settled.ts';
 
 interface Shelf {
@@ -71,11 +64,15 @@ export class MemoryStore implements LocalStore {
   }
 
   open(jobId: string, only?: readonly string[]): Promise<LocalJob | undefined> {
+    return Promise.resolve(this.#here(jobId, only));
+  }
+
+  #here(jobId: string, only?: readonly string[]): LocalJob | undefined {
     const shelf = this.#jobs.get(jobId);
     const asked = new Set(only);
     const askedOf = <T extends { readonly id: string }>(list: readonly T[]) =>
       only === undefined ? list : list.filter(({ id }) => asked.has(id));
-    return Promise.resolve(
+    return (
       shelf && {
         head: shelf.head,
         lines: askedOf(shelf.lines),
@@ -84,7 +81,7 @@ export class MemoryStore implements LocalStore {
         conflicts: [...this.#conflicts.values()].filter((one) => one.jobId === jobId),
         refusals: [...this.#refusals.values()].filter((one) => one.jobId === jobId),
         own: new Map([...shelf.own].filter(([id]) => only === undefined || asked.has(id))),
-      },
+      }
     );
   }
 
@@ -95,55 +92,42 @@ export class MemoryStore implements LocalStore {
     return new Set(this.#waiting(jobId).map(changeSubject));
   }
 
-  async write(jobId: string, what: LocalWrite): Promise<Written> {
-    const shelf = this.#jobs.get(jobId);
-    const subject = changeSubject(what.change);
-    const line = shelf?.lines.find(({ id }) => id === what.line?.id);
-    const thing = shelf && thingOf(shelf, what.thing?.thing.id);
-    const written = asWritten(what, { head: shelf?.head, line, thing });
-    const waiting = this.#waiting(jobId).filter((change) => changeSubject(change) === subject);
-    const conflicts = [...this.#conflicts.values()].filter(({ lineId }) => lineId === subject);
-    const own = shelf?.own.get(subject);
-    if (isWritten(what, line ?? thing, { own, waiting, conflicts })) return { ...written, apart: [subject] };
-    const beside = besideIt(jobId, written, {
-      line,
-      thing,
-      own,
-      isSameHistory: (what.head?.history ?? shelf?.head.history) === shelf?.head.history,
-      waiting,
-      conflicts,
-    });
-    if (beside?.conflict) this.#conflicts.set(beside.conflict.id, beside.conflict);
-    if (beside?.agreed) this.#conflicts.delete(beside.agreed);
-    if (beside?.beside) {
-      const other = await this.write(jobId, beside.beside);
-      return { ...other, apart: [subject, changeSubject(other.change)] };
-    }
-    if (beside && !beside.rebased) return { ...written, apart: [subject] };
-    const change = beside?.rebased ?? written.change;
-    this.#send(jobId, change);
-    const here = { head: shelf?.head, own, waiting };
-    this.#put(jobId, written, ownOf({ ...what, change }, here));
-    return { ...written, apart: [] };
+  write(jobId: string, ...whats: readonly LocalWrite[]): Promise<readonly Written[]> {
+    const part = this.#partOf(jobId, whats.flatMap(spokenOf));
+    const written = part.write(whats);
+    this.#keep(jobId, part);
+    return Promise.resolve(written);
   }
 
-  /** @param own of what is put: undefined for what somebody else wrote */
-  #put(
-    jobId: string,
-    { head, line, thing }: { head?: JobHead | undefined; line?: LineWire | undefined; thing?: KeptThing | undefined },
-    own: Own | undefined,
-  ): void {
+  #partOf(jobId: string, ids: readonly string[]): JobPart {
+    const here = this.#here(jobId, ids);
+    return new JobPart(jobId, here?.head, here ?? NOTHING);
+  }
+
+  #keep(jobId: string, { touched }: JobPart): void {
+    const { head, lines, things, removed, own, added, absorbed, conflicts } = touched;
+    for (const change of added) this.#send(jobId, change);
+    this.#outbox = this.#outbox.filter(({ change }) => !absorbed.has(change.id));
+    for (const [id, conflict] of conflicts)
+      if (conflict) this.#conflicts.set(id, conflict);
+      else this.#conflicts.delete(id);
     const before =
       this.#jobs.get(jobId) ?? (head && { head, lines: [], things: NO_THINGS, own: new Map<string, Own>() });
     if (before === undefined) return;
-    const known = new Map(before.own);
-    for (const id of [line?.id, thing?.thing.id])
-      if (id !== undefined && own !== undefined) known.set(id, own);
-      else if (id !== undefined) known.delete(id);
+    const gone = new Set([...removed, ...lines.map(({ id }) => id), ...things.map(({ thing }) => thing.id)]);
+    const others = <T extends { readonly id: string }>(list: readonly T[]) => list.filter(({ id }) => !gone.has(id));
+    const known = new Map([...before.own].filter(([id]) => !gone.has(id)));
+    for (const id of gone) {
+      const owned = own.get(id);
+      if (owned) known.set(id, owned);
+    }
     this.#jobs.set(jobId, {
       head: head ?? before.head,
-      lines: line ? [...before.lines.filter(({ id }) => id !== line.id), line] : before.lines,
-      things: thing ? withThing(before.things, thing) : before.things,
+      lines: [...others(before.lines), ...lines],
+      things: thingsBy((kind) => [
+        ...others<ThingWire>(before.things[kind]),
+        ...things.filter((one) => one.kind === kind).map(({ thing }) => thing),
+      ]),
       own: known,
     });
   }
@@ -214,11 +198,12 @@ export class MemoryStore implements LocalStore {
     this.#outbox = [...this.#outbox, { place: this.#place, jobId, change }];
   }
 
-  batch(limit: number, held: ReadonlySet<string>): Promise<Batch | undefined> {
+  batch(held: ReadonlySet<string>): Promise<Batch | undefined> {
     const first = this.#outbox.find(({ jobId }) => !held.has(jobId));
     if (first === undefined) return Promise.resolve(undefined);
     const { jobId } = first;
-    const rows = this.#outbox.filter((one) => one.jobId === jobId).slice(0, limit);
+    const waiting = this.#outbox.filter((one) => one.jobId === jobId);
+    const rows = waiting.slice(0, batchSize(waiting.map(({ change }) => change)));
     return Promise.resolve({
       jobId,
       places: rows.map(({ place }) => place),
@@ -227,36 +212,15 @@ export class MemoryStore implements LocalStore {
     });
   }
 
-  async settle(batch: Batch, results: readonly ChangeResult[]): Promise<Settlement> {
+  settle(batch: Batch, results: readonly ChangeResult[]): Promise<Settlement> {
     const { jobId, places, changes: sent } = batch;
-    if (isOfAnotherHistory(batch, this.#jobs.get(jobId)?.head)) return NOTHING_SETTLED;
+    if (isOfAnotherHistory(batch, this.#jobs.get(jobId)?.head)) return Promise.resolve(NOTHING_SETTLED);
     this.#outbox = this.#outbox.filter(({ place }) => !places.includes(place));
     for (const refusal of refusalsOf(jobId, sent, results)) this.#refusals.set(refusal.id, refusal);
-    const never = new Set(neverThere(jobId, sent, results));
-    this.#keepOnly(jobId, ({ id, revision }) => revision > 0 || !never.has(id));
-    const all: Settled[] = [];
-    const met = metOf(results);
-    for (const result of results) {
-      const subject = resultSubject(result);
-      if (subject === undefined) continue;
-      const shelf = this.#jobs.get(jobId);
-      const made = settled(jobId, result, {
-        head: shelf?.head,
-        line: shelf?.lines.find(({ id }) => id === subject),
-        thing: shelf && thingOf(shelf, subject),
-        conflicts: [...this.#conflicts.values()].filter(({ lineId }) => lineId === subject),
-        waiting: this.#waiting(jobId).filter((change) => changeSubject(change) === subject),
-        sent,
-        met,
-      });
-      all.push(made);
-      this.#put(jobId, made, ownAfter(result, shelf?.own.get(subject)));
-      if (made.conflict) this.#conflicts.set(made.conflict.id, made.conflict);
-      if (made.agreed) this.#conflicts.delete(made.agreed);
-      this.#outbox = this.#outbox.filter(({ change }) => made.absorbed?.includes(change.id) !== true);
-      if (made.beside) await this.write(jobId, made.beside);
-    }
-    return settlement(sent, results, all);
+    const part = this.#partOf(jobId, answered(sent, results));
+    const made = part.settle(sent, results);
+    this.#keep(jobId, part);
+    return Promise.resolve(made);
   }
 
   countWaiting(): Promise<number> {
@@ -311,15 +275,8 @@ export class MemoryStore implements LocalStore {
 const thingsBy = (of: (kind: (typeof THING_KINDS)[number]) => readonly ThingWire[]): Things =>
   Object.fromEntries(THING_KINDS.map((kind) => [kind, of(kind)])) as unknown as Things;
 
-const thingOf = ({ things }: Shelf, id: string | undefined): ThingWire | undefined =>
-  THING_KINDS.flatMap((kind): readonly ThingWire[] => things[kind]).find((one) => one.id === id);
-
 const rowsOf = ({ lines, things }: Pick<Shelf, 'lines' | 'things'>): readonly (LineWire | ThingWire)[] => [
   ...lines,
   ...THING_KINDS.flatMap((kind): readonly ThingWire[] => things[kind]),
 ];
 const isKnown = (entry: readonly [string, Own | undefined]): entry is readonly [string, Own] => entry[1] !== undefined;
-
-function withThing(things: Things, { kind, thing }: KeptThing): Things {
-  return { ...things, [kind]: [...things[kind].filter(({ id }) => id !== thing.id), thing] };
-}

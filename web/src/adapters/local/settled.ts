@@ -12,7 +12,16 @@ import {
   type ThingWire,
 } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
-import type { JobHead, KeptConflict, KeptRefusal, LocalWrite, Own, Settlement, Things } from './local-store.ts';
+import type {
+  JobHead,
+  KeptConflict,
+  KeptRefusal,
+  LocalJob,
+  LocalWrite,
+  Own,
+  Settlement,
+  Things,
+} from './local-store.ts';
 
 /** What is here of what a result speaks of. */
 export interface Here {
@@ -313,6 +322,15 @@ export const neverThere = (
 /** The change was to make what it speaks of. */
 export const makes = ({ kind }: Change): boolean => kind === 'line.words' || kind.endsWith('.add');
 
+/** What has to be at hand to write a change down. */
+export const spokenOf = ({ change, line, thing }: LocalWrite): readonly string[] =>
+  [changeSubject(change), line?.id, thing?.thing.id].flatMap((id) => id ?? []);
+
+/** What has to be at hand to take the server's word on a batch. */
+export const answered = (sent: readonly Change[], results: readonly ChangeResult[]): readonly string[] => [
+  ...new Set([...sent.map(changeSubject), ...results.flatMap((result) => resultSubject(result) ?? [])]),
+];
+
 /** What a change is made to: a line, a thing, or the job itself. */
 export function changeSubject(change: Change): string {
   if ('lineId' in change) return change.lineId;
@@ -351,6 +369,14 @@ export const thingsOf = ({ scales, setOuts }: Pick<JobWire, 'scales' | 'setOuts'
   setout: setOuts,
 });
 export const NO_THINGS: Things = { scale: [], setout: [] };
+/** A job that is not here. */
+export const NOTHING: Omit<LocalJob, 'head' | 'refusals'> = {
+  lines: [],
+  things: NO_THINGS,
+  waiting: [],
+  conflicts: [],
+  own: new Map(),
+};
 
 /**
  * How far a job has been read, now that this was told of it: not beyond what was passed over because changes of ours wait

@@ -41,9 +41,9 @@ export class TellingStore implements LocalStore {
     return this.#store.open(jobId, only);
   }
 
-  async write(jobId: string, what: LocalWrite): Promise<Written> {
-    const written = await this.#store.write(jobId, what);
-    this.#tell({ jobId, ids: [changeSubject(written.change), ...written.apart], apart: [] });
+  async write(jobId: string, ...whats: readonly LocalWrite[]): Promise<readonly Written[]> {
+    const written = await this.#store.write(jobId, ...whats);
+    this.#tell({ jobId, ids: written.flatMap(({ change, apart }) => [changeSubject(change), ...apart]), apart: [] });
     return written;
   }
 
@@ -64,8 +64,8 @@ export class TellingStore implements LocalStore {
     this.#tell({ jobId, ids: undefined, apart: [] });
   }
 
-  batch(limit: number, held: ReadonlySet<string>): Promise<Batch | undefined> {
-    return this.#store.batch(limit, held);
+  batch(held: ReadonlySet<string>): Promise<Batch | undefined> {
+    return this.#store.batch(held);
   }
 
   async settle(batch: Batch, results: readonly ChangeResult[]): Promise<Settlement> {

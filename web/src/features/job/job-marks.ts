@@ -50,6 +50,8 @@ export interface JobLines {
   /** A version of a line that does not take the place of what stands there: both, until somebody chooses. */
   keepBoth(lineId: string, mine: LineWire): void;
   pushUndo(step: Inverse): void;
+  /** Many changes, drawn once. */
+  together(work: () => void): void;
   /** The setting-outs, by what they are called in a sentence, that writing entries anew would change; and doing that. */
   setOutsWith(rewrite: (entry: string) => string): readonly string[];
   rewriteSetOuts(rewrite: (entry: string) => string, isMeant?: (id: string) => boolean): readonly Inverse[];

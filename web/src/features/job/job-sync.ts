@@ -314,26 +314,38 @@ export function useJobSync(kept: KeptJob) {
     if (now === undefined) return;
     edits += 1;
     loose.push({ jobId: now.id, what: { ...what, head: now } });
-    writeDown();
+    // Once for all that is done together.
+    if (!isDue) queueMicrotask(writeDown);
+    isDue = true;
   }
+  let isDue = false;
 
   /** Writes down what is loose, the first first; where the device takes no more, it is tried again. */
   function writeDown(): void {
     clearTimeout(nextTry);
+    isDue = false;
     const written = writing.then(async () => {
       const local = await device.store();
-      for (let first = loose[0]; first !== undefined; first = loose[0]) {
+      while (loose.length > 0) {
+        const { jobId } = loose[0] as Loose;
+        const together = loose.slice(
+          0,
+          countWhile(loose, (one) => one.jobId === jobId),
+        );
         try {
-          const { line, apart } = await local.write(first.jobId, first.what);
-          if (apart.length > 0) void lookAt(first.jobId, apart);
-          else if (line && line.number !== first.what.line?.number && job.value?.id === first.jobId)
-            kept.renumber(line);
+          const written = await local.write(jobId, ...together.map(({ what }) => what));
+          const apart = written.flatMap((one) => one.apart);
+          if (apart.length > 0) void lookAt(jobId, apart);
+          written.forEach(({ line, apart: others }, n) => {
+            const was = together[n]?.what.line?.number;
+            if (others.length === 0 && line && line.number !== was && job.value?.id === jobId) kept.renumber(line);
+          });
         } catch {
           nextTry = setTimeout(writeDown, TRY_AGAIN_AFTER);
           return loose.length;
         }
-        loose.shift();
-        if (hasLeft) arrived(device.memory, first);
+        loose.splice(0, together.length);
+        if (hasLeft) for (const one of together) arrived(device.memory, one);
       }
       return 0;
     });
@@ -371,6 +383,12 @@ export function useJobSync(kept: KeptJob) {
   }
 
   return { start, open, keepHere, listenTo, lookAt, seeTo, readTheRest, takeOver };
+}
+
+/** How many of a list, from its beginning, are so. */
+function countWhile<T>(list: readonly T[], isSo: (one: T) => boolean): number {
+  const end = list.findIndex((one) => !isSo(one));
+  return end < 0 ? list.length : end;
 }
 
 /** Ids of version 7 follow the time they were made at. */

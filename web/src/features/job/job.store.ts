@@ -94,6 +94,7 @@ export const useJobStore = defineStore('job', () => {
     whatItSays,
     write,
     setDeleted,
+    together,
     landAgain: (line) => {
       if (isWorked(line)) land(withLabel(line.label, shownSource(line)));
       else landWords(line.kind === 'heading' ? 'heading' : 'note', wordsOf(line));
@@ -179,8 +180,12 @@ export const useJobStore = defineStore('job', () => {
   }
 
   let isDrawing = true;
-  /** Many changes, drawn once. */
+  /** Many changes, drawn once. Nothing among them finds a place by what is drawn. */
   function together(work: () => void): void {
+    if (!isDrawing) {
+      work();
+      return;
+    }
     isDrawing = false;
     try {
       work();
@@ -477,6 +482,7 @@ export const useJobStore = defineStore('job', () => {
     setDeleted,
     keepBoth,
     pushUndo,
+    together,
     ...setOutUses,
   });
   const { met, seeMet, setMarksApart } = useMarksApart(jobLines, {

@@ -1,4 +1,4 @@
-import { BATCH_LIMIT, type ProblemCode } from '@sprell/contract';
+import type { ProblemCode } from '@sprell/contract';
 import { ref, type Ref } from 'vue';
 import type { Device } from '../../adapters/device.ts';
 import type { Settlement } from '../../adapters/local/local-store.ts';
@@ -105,7 +105,7 @@ export class Outbox {
   async #sendAll(): Promise<void> {
     const local = await this.#device.store();
     for (;;) {
-      const batch = await local.batch(BATCH_LIMIT, new Set(this.#held.keys()));
+      const batch = await local.batch(new Set(this.#held.keys()));
       if (batch === undefined) return;
       const { jobId } = batch;
       try {

@@ -62,11 +62,13 @@ export function useSlateEdits(job: JobLines) {
     if (gone.length === 0) return;
     job.pushUndo({
       kind: 'many',
-      steps: gone.map((line) => ({ kind: 'restore', lineId: line.id, says: `Bring ${nameOf(line)} back` })),
+      steps: gone.map(({ id }) => ({ kind: 'restore', lineId: id, says: '' })),
       says: `Bring all ${gone.length} lines back`,
     });
     // From the foot up, so that no line is left without what it uses.
-    for (const line of gone.reverse()) job.setDeleted(line, true);
+    job.together(() => {
+      for (const line of gone.reverse()) job.setDeleted(line, true);
+    });
   }
 
   /** Puts a line at another place on the slate: `to` counts the lines that then stand above it. */

@@ -6,7 +6,7 @@ import type { KeptConflict } from '../../adapters/local/local-store.ts';
 import { sameWords } from '../../adapters/local/settled.ts';
 import type { Conflict } from './conflict.ts';
 import type { JobThings } from './job-things.ts';
-import { changedSince, UndoStack, type Inverse, type LineContent } from './undo-stack.ts';
+import { changedSince, fingerprint, UndoStack, type Inverse, type LineContent } from './undo-stack.ts';
 
 /** What of the open job steps are taken back in. */
 export interface StepsOf {
@@ -24,6 +24,8 @@ export interface StepsOf {
   whatItSays(line: LineWire): string;
   write(line: LineWire, content: LineContent): void;
   setDeleted(line: LineWire, deleted: boolean): void;
+  /** Many changes, drawn once. */
+  together(work: () => void): void;
   /** Puts what a line said on the slate as a new one. */
   landAgain(line: LineWire): void;
 }
@@ -68,7 +70,9 @@ export function useStepsBack(job: StepsOf) {
   /** What undoing compares: a place on the slate may be another by now, and a number is the server's. */
   function saidNow(id: string): string | undefined {
     const line = job.lines().get(id);
-    return line ? JSON.stringify([line.deleted, line.source, line.label, line.note]) : job.things().saidNow(id);
+    return line
+      ? fingerprint(JSON.stringify([line.deleted, line.source, line.label, line.note]))
+      : job.things().saidNow(id);
   }
 
   function pushUndo(step: Inverse): void {
@@ -87,7 +91,9 @@ export function useStepsBack(job: StepsOf) {
 
   function takeBack(step: Inverse, elsewhere: ReadonlySet<string>): void {
     if (step.kind === 'many') {
-      for (const one of step.steps) takeBack(one, elsewhere);
+      job.together(() => {
+        for (const one of step.steps) takeBack(one, elsewhere);
+      });
       return;
     }
     if ('thingId' in step) {
