@@ -81,7 +81,7 @@ it('is announced, and comes with a reload or a touch, with what was being writte
   await bench.type(`sill: 3' 4" + 5`);
   await look(page);
   await page.waitForSelector('[data-test=version]');
-  expect(await bench.text('[data-test=version] p')).toContain('There is a new Sprell.');
+  expect(await bench.text('[data-test=version] p')).toContain('A new Sprell is here.');
   expect(await bench.complaints()).toEqual([]);
   await bench.click('[data-test=later]');
   expect(await page.$('[data-test=version]')).toBeNull();
@@ -135,6 +135,6 @@ it('is said where a part of the old one is gone, and where there is no signal fo
   await renew('fourth', (html) => html.replace(/(src="\/assets\/index)-[^"]*\.js/, '$1-fourth.js'));
   await bench.click('[data-test=scales]');
   await page.waitForSelector('[data-test=load-version]');
-  expect(await bench.text('[data-test=version] p')).toContain('this page is of the one before');
+  expect(await bench.text('[data-test=version] p')).toContain('This page is of an older Sprell');
   await context.close();
 });

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Word of another version. It lies over the page: nothing moves when it comes. */
+/** Word of another version. It lies over the head of the page: nothing moves when it comes, and no figure is covered. */
 import { computed } from 'vue';
 import PlainButton from '../ui/PlainButton.vue';
 import { useVersions, type VersionNews } from './versions.ts';
@@ -7,11 +7,10 @@ import { useVersions, type VersionNews } from './versions.ts';
 const { news, load } = useVersions();
 
 const SAYS: Readonly<Record<VersionNews, string>> = {
-  ready: 'There is a new Sprell. It loads in a moment; all that you wrote stays.',
-  switched: 'Sprell is a new one in another window. Load it here too; all that you wrote stays.',
-  renewed: 'Sprell was renewed, and this page is of the one before: load it anew. All that you wrote stays.',
-  unreached:
-    'That part of Sprell is not on this device yet, and the server cannot be reached. Try again with a signal.',
+  ready: 'A new Sprell is here. All that you wrote stays.',
+  switched: 'Another window has a new Sprell. Load it here too; all that you wrote stays.',
+  renewed: 'This page is of an older Sprell, and a part of it is gone. Load the new one; all that you wrote stays.',
+  unreached: 'That part is not on this device yet, and the server cannot be reached. Try again with a signal.',
 };
 const says = computed(() => (news.value === undefined ? undefined : SAYS[news.value]));
 </script>
@@ -29,22 +28,23 @@ const says = computed(() => (news.value === undefined ? undefined : SAYS[news.va
 <style scoped>
 .version {
   position: fixed;
-  inset: calc(var(--touch) + 12px) 8px auto;
+  inset: 2px 4px auto;
   z-index: 30;
   display: flex;
   flex-wrap: wrap;
   align-items: center;
   gap: 8px;
-  max-width: 560px;
+  max-width: 430px;
   margin: 0 auto;
-  padding: 8px 12px;
+  padding: 2px 8px;
   border: 2px solid var(--ink);
   border-radius: 3px;
   background: var(--board);
   box-shadow: 0 4px 14px rgb(0 0 0 / 25%);
 }
 p {
-  flex: 1 1 240px;
+  flex: 1 1 180px;
+  line-height: 1.2;
   margin: 0;
 }
 </style>
