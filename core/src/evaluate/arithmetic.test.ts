@@ -84,6 +84,11 @@ describe('kinds under × and ÷', () => {
 describe('against doubles', () => {
   const number = fc.integer({ min: 1, max: 400 });
 
+  it('divides by money, with cents and without', () => {
+    expect([text('100 ft / $2.50'), text('100 ft / $2'), text('$10 / $2.50')]).toEqual(['40 ft/$', '50 ft/$', '4']);
+    expect(code('100 ft / $2.50 $1')).toBeDefined();
+  });
+
   it('sums, products and functions of sizes come to what doubles say, to fifteen digits', () => {
     fc.assert(
       fc.property(number, number, number, number, (a, b, c, d) => {

@@ -35,6 +35,24 @@ const exact: fc.Arbitrary<Value> = fc.oneof(
   fc.tuple(rational, rational).map(([a, b]) => addValue(a, multiplyValue(b, PI))),
 );
 
+describe('a sum of roots next to a whole number or a half', () => {
+  /** p² − 2q² is 1 or −1 by turns: p − q√2 comes as close to nothing as one likes, from above and below. */
+  function pell(steps: number): { readonly near: Value; readonly isAbove: boolean } {
+    let [p, q] = [1n, 0n];
+    for (let step = 0; step < steps; step += 1) [p, q] = [p + 2n * q, p + q];
+    const near = subtractValue(makeRational(p), multiplyValue(makeRational(q), sqrtValue(makeRational(2))));
+    return { near, isAbove: steps % 2 === 0 };
+  }
+
+  it.each([20, 21, 60, 61, 120, 121, 250, 251])('is rounded to the right side, however close it is: %i', (steps) => {
+    const { near, isAbove } = pell(steps);
+    const wholes = (value: Value) =>
+      (['down', 'nearest', 'up'] as const).map((one) => Number(roundValue(value, one).whole));
+    expect(wholes(addValue(near, makeRational(7)))).toEqual(isAbove ? [7, 7, 8] : [6, 7, 7]);
+    expect(wholes(addValue(near, makeRational(15, 2)))[1]).toBe(isAbove ? 8 : 7);
+  });
+});
+
 describe('exact values', () => {
   it('keep the laws of algebra', () => {
     fc.assert(

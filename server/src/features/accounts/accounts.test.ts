@@ -249,6 +249,20 @@ describe('a forgotten password', () => {
     expect(test.mail.sent()).toHaveLength(before);
   });
 
+  it('is written of only when the link in the letter is good', async () => {
+    const { email } = await claimed(test);
+    const send = vi.spyOn(test.mail, 'send').mockImplementation(async ({ text }) => {
+      const token = /new-password#(\S+)/.exec(text)?.[1];
+      // Whoever has the letter in the same moment gets in.
+      await test.browser().post('/api/account/reset/use').send({ token, password: 'sharp as a chisel' }).expect(200);
+    });
+    await test.browser().post('/api/account/reset').send({ email }).expect(200);
+    await vi.waitFor(() => expect(send).toHaveBeenCalledOnce());
+    await (send.mock.results[0]?.value as Promise<void>);
+    send.mockRestore();
+    await signIn(test.browser(), email, 'sharp as a chisel').expect(200);
+  });
+
   it('answers alike where mail is slow or does not go, and tells by no word who has an account', async () => {
     const { email } = await claimed(test);
     const never = vi.spyOn(test.mail, 'send').mockReturnValue(new Promise(() => undefined));

@@ -81,6 +81,16 @@ describe('the stream of a job', () => {
     stream.answer.destroy();
   });
 
+  it('begins where the database is away as soon as that is there', async () => {
+    const name = `late_${uuidv7().replaceAll('-', '')}`;
+    const late = new JobFeed(test.url.replace(/\/[^/]*$/, `/${name}`), pino({ level: 'silent' }));
+    await late.start();
+    expect(late.isListening()).toBe(false);
+    await test.database.pool.query(`create database ${name}`);
+    await vi.waitFor(() => expect(late.isListening()).toBe(true), { timeout: 20_000 });
+    await late.close();
+  });
+
   it('tells a crowd less often than one, and everybody the last word', async () => {
     const feed = new JobFeed(test.url, pino({ level: 'silent' }));
     await feed.start();

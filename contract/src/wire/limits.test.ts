@@ -1,0 +1,49 @@
+import { LIMITS } from '@sprell/core';
+import { describe, expect, it } from 'vitest';
+import { BATCH_LIMIT } from '../batch-limit.ts';
+import { sendChanges } from '../endpoints/jobs.ts';
+import { LABEL_LIMIT } from '../text.ts';
+import { changeWire } from './change.ts';
+
+const ID = '01900000-0000-7000-8000-000000000001';
+const line = { id: ID, kind: 'line.add', lineId: ID, number: 1, position: 'a0', source: '5', label: null, note: '' };
+const scale = { kind: 'sizes', paper: '1/4"', site: `1'`, name: null };
+const setOut = { name: 'Gable', shape: 'circle', answer: '', fields: ['rise'], entries: ['5'] };
+const scaled = (more: object) => ({ id: ID, kind: 'scale.add', scaleId: ID, scale: { ...scale, ...more } });
+const drawn = (more: object) => ({ id: ID, kind: 'setout.add', setOutId: ID, setOut: { ...setOut, ...more } });
+const text = (length: number) => 'x'.repeat(length);
+const names = (count: number) => Array.from({ length: count }, (_, n) => `field${n}`);
+const entries = (count: number) => names(count).map(() => '5');
+const reading = { length: 'mm', finest: 16, metricStep: '1', rounding: 'nearest', fractions: 'lowest' };
+
+/** What may be so long and no longer. */
+const TEXTS: readonly (readonly [string, number, (length: number) => object])[] = [
+  ['an entry', LIMITS.characters * 40, (length) => ({ ...line, source: text(length) })],
+  ['a label', LABEL_LIMIT, (length) => ({ ...line, label: text(length) })],
+  ['a note', 2000, (length) => ({ ...line, note: text(length) })],
+  ['a number', 2_000_000_000, (number) => ({ ...line, number })],
+  ['a size on paper', LIMITS.characters, (length) => scaled({ paper: text(length) })],
+  ['a size on site', LIMITS.characters, (length) => scaled({ site: text(length) })],
+  ['the name of a scale', 120, (length) => scaled({ name: text(length) })],
+  ['the name of a setting-out', 120, (length) => drawn({ name: text(length) })],
+  ['the name of a shape', 40, (length) => drawn({ shape: text(length) })],
+  ['which of several shapes', 120, (length) => drawn({ answer: text(length) })],
+  ['a field', 32, (length) => drawn({ fields: [text(length)] })],
+  ['what is in a field', LIMITS.characters * 40, (length) => drawn({ entries: [text(length)] })],
+  ['the fields', 60, (count) => drawn({ fields: names(count), entries: entries(count) })],
+  ['the title of a job', 120, (length) => ({ id: ID, kind: 'job.add', title: text(length), reading })],
+];
+
+describe('at its limit and one over', () => {
+  it.each(TEXTS)('%s', (_, limit, change) => {
+    expect(changeWire.safeParse(change(limit)).success).toBe(true);
+    expect(changeWire.safeParse(change(limit + 1)).success).toBe(false);
+  });
+
+  it('a batch', () => {
+    const batch = (count: number) => ({ changes: Array.from({ length: count }, () => line) });
+    expect(sendChanges.body.safeParse(batch(BATCH_LIMIT)).success).toBe(true);
+    expect(sendChanges.body.safeParse(batch(BATCH_LIMIT + 1)).success).toBe(false);
+    expect(sendChanges.body.safeParse(batch(0)).success).toBe(false);
+  });
+});
