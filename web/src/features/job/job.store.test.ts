@@ -1,5 +1,6 @@
 import { readQuantity } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
+import { watch } from 'vue';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { changeWire, type Change, type KeptThing, type LineWire } from '@sprell/contract';
 import fc from 'fast-check';
@@ -313,6 +314,33 @@ describe('the open job', () => {
     store.undo();
     expect(says(store)).toEqual([`1'`, '#1 * 2', 'Roof']);
     expect(readings(store)).toEqual(['1′', '2′']);
+  });
+
+  it('comes off the slate and back in one go: written down together, drawn once, sent in one batch', async () => {
+    const store = await openStore();
+    for (let number = 1; number <= 30; number += 1) store.land(number === 1 ? `1'` : '#1 * 2');
+    await settled();
+    const write = vi.spyOn(device, 'write');
+    const drawn = vi.fn();
+    const stop = watch(() => store.rows, drawn, { flush: 'sync' });
+    const fetch = vi.fn(server.fetch);
+    vi.stubGlobal('fetch', fetch);
+    const batches = () => fetch.mock.calls.filter(([path]) => path.endsWith('/changes')).length;
+    store.clear();
+    await settled();
+    expect(write).toHaveBeenCalledOnce();
+    expect(batches()).toBe(1);
+    expect([...server.lines.values()].every(({ deleted }) => deleted)).toBe(true);
+    const drawings = drawn.mock.calls.length;
+    store.undo();
+    expect(drawn.mock.calls.length).toBeLessThanOrEqual(drawings + 1);
+    await settled();
+    expect(write).toHaveBeenCalledTimes(2);
+    expect(batches()).toBe(2);
+    expect(readings(store)).toEqual(['1′', ...Array.from({ length: 29 }, () => '2′')]);
+    expect([...server.lines.values()].some(({ deleted }) => deleted)).toBe(false);
+    expect(store.keepState).toEqual({ kind: 'kept' });
+    stop();
   });
 
   it('holds headings and plain notes among the lines, which take no number', async () => {
