@@ -1,5 +1,4 @@
 import {
-  comparePlaces,
   THING_KINDS,
   type Change,
   type KeptThing,
@@ -35,6 +34,7 @@ import { useJobSync, type Taken } from './job-sync.ts';
 import { Outbox, type KeepState } from './outbox.ts';
 import { placeAt, type Place } from './position-at.ts';
 import { useRefusals } from './refusals.ts';
+import { RowsInOrder } from './rows-in-order.ts';
 import { useSlateEdits } from './slate-edits.ts';
 import { SlateKeeper } from './slate-keeper.ts';
 import {
@@ -144,6 +144,7 @@ export const useJobStore = defineStore('job', () => {
         .filter(isWorked)
         .map(toSlateLine),
     );
+    inOrder.allChanged();
     showRows();
     setMarksApart();
     sync.listenTo(head.id);
@@ -196,12 +197,9 @@ export const useJobStore = defineStore('job', () => {
   }
 
   function showRows(): void {
-    if (!isDrawing) return;
-    rows.value = [...lines.values()]
-      .filter((line) => !line.deleted)
-      .sort(comparePlaces)
-      .map(toRow);
+    if (isDrawing) rows.value = inOrder.of(lines);
   }
+  const inOrder = new RowsInOrder(toRow);
 
   function toRow(line: LineWire): SlateRow {
     if (!isWorked(line)) return { kind: line.kind === 'heading' ? 'heading' : 'note', line, words: wordsOf(line) };
@@ -211,6 +209,7 @@ export const useJobStore = defineStore('job', () => {
 
   function showChanged(ids: readonly string[]): void {
     changed.value = new Set(ids);
+    for (const id of ids) inOrder.changed(id);
     showRows();
   }
 
@@ -218,6 +217,8 @@ export const useJobStore = defineStore('job', () => {
   function place(line: LineWire): void {
     const renumbered = lines.get(line.id) !== undefined && lines.get(line.id)?.number !== line.number;
     lines.set(line.id, line);
+    inOrder.changed(line.id);
+    if (renumbered) inOrder.allChanged();
     if (isWorked(line)) {
       nextNumber = Math.max(nextNumber, line.number + 1);
       // A line that got another number is written so in every entry that uses it.
@@ -302,13 +303,18 @@ export const useJobStore = defineStore('job', () => {
       renumbered.value = [...renumbered.value, [before.number, line.number]];
     // A line that is as it was is not worked out again.
     if (before === undefined || before.number !== line.number || !saysTheSame(before, line)) place(line);
-    else lines.set(line.id, line);
+    else {
+      lines.set(line.id, line);
+      inOrder.changed(line.id);
+    }
   }
 
   /** What this device has no more: the server never had it, and somebody saw to that. */
   function takeOff(id: string): void {
     things.forget(id);
     if (!lines.delete(id)) return;
+    // Entries that speak of it show another number now.
+    inOrder.allChanged();
     keeper.remove(id);
     showRows();
   }

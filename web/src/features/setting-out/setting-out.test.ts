@@ -100,7 +100,12 @@ describe('the screen', () => {
     vi.stubGlobal('fetch', server.fetch);
     setActivePinia(createPinia());
   });
-  afterEach(() => vi.unstubAllGlobals());
+  afterEach(async () => {
+    // What is on its way still goes to this test's server, and not to the next one's.
+    const store = useJobStore();
+    await vi.waitFor(() => expect(store.job === undefined || store.keepState.kind === 'kept').toBe(true));
+    vi.unstubAllGlobals();
+  });
 
   async function open(shape: string) {
     const router = createRouter({
