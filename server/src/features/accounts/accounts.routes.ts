@@ -55,9 +55,10 @@ export function accountRoutes(
     const account = await claims.claim(accountId, body.email, body.password);
     return account.email === null ? account : entered(caller, account);
   });
-  serve(router, confirmClaim, async ({ accountId, caller, body }) =>
-    entered(caller, await claims.confirm(body.token, body.password, accountId)),
-  );
+  serve(router, confirmClaim, async ({ accountId, caller, body }) => {
+    const { id } = await claims.confirm(body.token, body.password, accountId);
+    return entered(caller, await accounts.join(id, accountId));
+  });
   serve(router, signIn, async ({ accountId, caller, body }) =>
     entered(caller, await accounts.signIn(body.email, body.password, accountId)),
   );

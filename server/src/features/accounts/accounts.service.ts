@@ -37,6 +37,8 @@ export interface AccountsService {
    * @throws {ProblemError} account.wrong; request.too_many, where too many passwords were wrong, from wherever they came
    */
   signIn(email: string, password: string, guestId: string | undefined): Promise<AccountWire>;
+  /** What a browser's guest made goes along into an account that the browser has come to. */
+  join(accountId: string, guestId: string | undefined): Promise<AccountWire>;
   /** Signs out every browser of the account; codes, links and keys that open it end too. */
   endSessions(accountId: string): Promise<void>;
   /** Ends all that `endSessions` does. @throws {ProblemError} account.wrong; password.weak; request.too_many */
@@ -114,6 +116,12 @@ export function makeAccountsService(
       await guesses.forget('password', email);
       return db.transaction((tx) => joined(tx, found, guestId));
     },
+    join: (accountId, guestId) =>
+      db.transaction(async (tx) => {
+        const found = await findAccount(tx, accountId);
+        if (!found) throw new ProblemError('account.needed', 'Nobody is signed in here.');
+        return joined(tx, found, guestId);
+      }),
     endSessions: (accountId) => db.transaction((tx) => endSessions(tx, accountId)),
     changePassword: async (accountId, current, password) => {
       const found = await findAccount(db, accountId);

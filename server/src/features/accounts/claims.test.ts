@@ -62,6 +62,21 @@ describe('an address of one’s own', () => {
     expect((await confirm(phone, token, PASSWORD).expect(200)).body).toEqual({ id: guest.accountId, email });
   });
 
+  it('takes what was made on the device along where the letter is opened on another one', async () => {
+    const [desk, phone] = [await test.guest(), await test.guest()];
+    for (const [{ browser }, title] of [
+      [desk, 'Shed'],
+      [phone, 'Gate'],
+    ] as const) {
+      const changes = [{ id: uuidv7(), kind: 'job.add', title, reading: READING }];
+      await browser.post(`/api/jobs/${uuidv7()}/changes`).send({ changes }).expect(200);
+    }
+    const email = anAddress();
+    await claim(desk.browser, email).expect(200);
+    await confirm(phone.browser, await confirmToken(email), PASSWORD).expect(200);
+    for (const { browser } of [desk, phone]) expect((await titles(browser)).sort()).toEqual(['Gate', 'Shed']);
+  });
+
   it('is no one’s when the claim is too old, was taken back by another or ended with all else', async () => {
     const guest = await test.guest();
     const [first, second] = [anAddress(), anAddress()];
