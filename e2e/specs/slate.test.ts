@@ -208,6 +208,22 @@ describe('a slate of thousands of lines', () => {
   });
 });
 
+describe('the foot of the slate', () => {
+  it('stays in view while lines of others come in, however they are cut into answers', async () => {
+    const bench = await thePorch();
+    // The page is a slow one, and opened while they come.
+    await bench.page.emulateCPUThrottling(4);
+    for (let time = 0; time < 3; time += 1) {
+      const { jobId, ids } = await fillPorch(bench, 500, 100);
+      if (time > 0) await bench.goto();
+      const [last] = await numbersOf(bench, jobId, ids.slice(-1));
+      await bench.page.waitForSelector(`[data-line="${last}"] [data-test=result]`);
+    }
+    await bench.page.emulateCPUThrottling(null);
+    expect(bench.errors).toEqual([]);
+  });
+});
+
 let made = 0;
 function anId(): string {
   made += 1;
@@ -215,7 +231,7 @@ function anId(): string {
 }
 
 /** Adds lines by the way all writing goes; each uses the one before it. */
-async function fillPorch(bench: Bench, count: number): Promise<{ jobId: string; ids: string[] }> {
+async function fillPorch(bench: Bench, count: number, atOnce = 200): Promise<{ jobId: string; ids: string[] }> {
   const jobId = await bench.page.$eval('[data-test=job]', (list) => (list as HTMLSelectElement).value);
   const ids = Array.from({ length: count }, anId);
   const changes = ids.map((lineId, n) => ({
@@ -223,13 +239,13 @@ async function fillPorch(bench: Bench, count: number): Promise<{ jobId: string; 
     kind: 'line.add',
     lineId,
     number: 100 + n,
-    position: `c${n.toString(36).padStart(4, '0')}V`,
+    position: `c${(made + n).toString(36).padStart(4, '0')}V`,
     source: n === 0 ? `3'` : `#{${ids[n - 1]}} + 1/16"`,
     label: null,
     note: '',
   }));
-  for (let at = 0; at < count; at += 200) {
-    await bench.ask(`/api/jobs/${jobId}/changes`, { changes: changes.slice(at, at + 200) });
+  for (let at = 0; at < count; at += atOnce) {
+    await bench.ask(`/api/jobs/${jobId}/changes`, { changes: changes.slice(at, at + atOnce) });
   }
   return { jobId, ids };
 }

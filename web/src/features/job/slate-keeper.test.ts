@@ -1,6 +1,7 @@
 import { readQuantity, Slate, type SlateLine } from '@sprell/core';
 import { describe, expect, it, vi } from 'vitest';
 import { SlateKeeper, type Recalculator } from './slate-keeper.ts';
+import type { SlateChange } from './slate-worker.ts';
 
 const aLine = (number: number, source: string): SlateLine => ({
   id: `line-${number}`,
@@ -27,8 +28,11 @@ function workerBeside() {
       slate.load(lines);
       return results(lines.map(({ id }) => id));
     }),
-    put: vi.fn((line: SlateLine) => results(slate.put(line))),
-    remove: vi.fn((id: string) => results(slate.remove(id))),
+    change: vi.fn((changes: readonly SlateChange[]) =>
+      results([
+        ...new Set(changes.flatMap((one) => ('put' in one ? slate.put(one.put) : slate.remove(one.remove)))),
+      ]),
+    ),
     dispose: vi.fn(),
   } as unknown as Recalculator;
 }
@@ -73,9 +77,27 @@ describe('the keeper of the slate', () => {
     const anew = new Slate();
     anew.load([aLine(1, `3'`), ...heavy.slice(1)]);
     expect(keeper.slate.lineNumbered(400)?.result).toEqual(anew.lineNumbered(400)?.result);
-    // Answers to both changes come still, the older one first.
+    // The worker's answer comes after that, and says the same.
     await vi.waitFor(() => expect(reading(keeper, 2)).toBe('8 3⁄16″'));
     expect(keeper.slate.lineNumbered(400)?.result).toEqual(anew.lineNumbered(400)?.result);
+  });
+
+  it('asks the worker once for all that changes while it is busy, however many lines that are', async () => {
+    const worker = workerBeside();
+    const changed = vi.fn();
+    const keeper = new SlateKeeper({ decimalComma: false }, changed, () => worker);
+    keeper.load(heavy);
+    for (const number of [1, 2, 3]) keeper.put(aLine(number, `${number}'`));
+    keeper.remove('line-400');
+    await vi.waitFor(() => expect(reading(keeper, 3)).toBe('3′'));
+    expect(worker.change).toHaveBeenCalledOnce();
+    keeper.put(aLine(3, `7'`));
+    await Promise.resolve();
+    // It is at this one while three more come.
+    for (const feet of [8, 9, 10]) keeper.put(aLine(3, `${feet}'`));
+    await vi.waitFor(() => expect(reading(keeper, 3)).toBe('10′'));
+    expect(worker.change).toHaveBeenCalledTimes(3);
+    expect(changed).toHaveBeenCalledTimes(3);
   });
 
   it('goes on by itself where the worker fails, with nothing left out, and asks no other', async () => {
@@ -84,7 +106,7 @@ describe('the keeper of the slate', () => {
     const changed: string[] = [];
     const keeper = new SlateKeeper({ decimalComma: false }, (ids) => changed.push(...ids), makeWorker);
     keeper.load(heavy);
-    vi.mocked(worker.put).mockRejectedValue(new Error('The thread failed.'));
+    vi.mocked(worker.change).mockRejectedValue(new Error('The thread failed.'));
     keeper.put(aLine(1, `2'`));
     keeper.put(aLine(2, `4'`));
     await vi.waitFor(() => expect(reading(keeper, 2)).toBe('4′'));

@@ -1,6 +1,6 @@
 import { Slate, type SlateLine } from '@sprell/core';
 import { heavyWork } from '../../adapters/heavy-work.ts';
-import type { SlateWorker, WorkedResults } from './slate-worker.ts';
+import type { SlateChange, SlateWorker, WorkedResults } from './slate-worker.ts';
 
 /** Lines with values past small rationals at which a change may take longer than a frame. */
 const HEAVY_LINES = 300;
@@ -19,8 +19,7 @@ function startWorker(): Recalculator | undefined {
   );
   return {
     load: (...call) => work.ask((slate) => slate.load(...call)),
-    put: (...call) => work.ask((slate) => slate.put(...call)),
-    remove: (...call) => work.ask((slate) => slate.remove(...call)),
+    change: (...call) => work.ask((slate) => slate.change(...call)),
     dispose: () => {
       work.dispose();
     },
@@ -37,8 +36,10 @@ export class SlateKeeper {
   readonly #onChanged: (ids: readonly string[]) => void;
   readonly #makeWorker: () => Recalculator | undefined;
   #worker: Recalculator | undefined;
-  /** Changes that the worker was told and has not answered. */
+  /** Requests that the worker has not answered. */
   #unanswered = 0;
+  /** Changes that go to the worker together, once it is idle: hundreds of lines from a server are one request. */
+  #unsent: SlateChange[] = [];
   /** A worker failed on this slate: it is not asked again. */
   #isAlone = false;
   #isDisposed = false;
@@ -62,6 +63,7 @@ export class SlateKeeper {
       return;
     }
     this.slate.loadLater(lines);
+    this.#unsent = [];
     this.#take(this.#worker.load(lines, this.#options));
   }
 
@@ -72,7 +74,7 @@ export class SlateKeeper {
       return;
     }
     this.slate.putLater(line);
-    this.#take(this.#worker.put(line));
+    this.#queue({ put: line });
   }
 
   remove(id: string): void {
@@ -81,15 +83,28 @@ export class SlateKeeper {
       return;
     }
     this.slate.removeLater(id);
-    this.#take(this.#worker.remove(id));
+    this.#queue({ remove: id });
   }
 
   /** Works out here and now what the worker has not answered yet. Its answers still come, and say the same in the end. */
   catchUp(): void {
-    if (this.#unanswered > 0) this.slate.recalculateAll();
+    if (this.#unanswered > 0 || this.#unsent.length > 0) this.slate.recalculateAll();
   }
 
-  /** Results of the worker come in the order of the changes; a line that has gone meanwhile is passed over. */
+  #queue(change: SlateChange): void {
+    this.#unsent.push(change);
+    // Everything that changes in this turn goes in one request.
+    if (this.#unsent.length === 1) queueMicrotask(() => this.#sendIfIdle());
+  }
+
+  #sendIfIdle(): void {
+    if (this.#unanswered > 0 || this.#unsent.length === 0 || this.#worker === undefined) return;
+    const changes = this.#unsent;
+    this.#unsent = [];
+    this.#take(this.#worker.change(changes));
+  }
+
+  /** Results come in the order of the requests; a line that has been removed in the meantime is skipped. */
   #take(results: Promise<WorkedResults>): void {
     this.#unanswered += 1;
     const worker = this.#worker;
@@ -104,7 +119,10 @@ export class SlateKeeper {
           this.#goOnWithout(worker);
         },
       )
-      .finally(() => (this.#unanswered -= 1));
+      .finally(() => {
+        this.#unanswered -= 1;
+        this.#sendIfIdle();
+      });
   }
 
   /** The worker failed: what it had not answered is worked out here, and so is all that follows. */
@@ -112,6 +130,7 @@ export class SlateKeeper {
     if (worker !== this.#worker || this.#isDisposed) return;
     worker?.dispose();
     this.#worker = undefined;
+    this.#unsent = [];
     this.#isAlone = true;
     this.slate.recalculateAll();
     this.#onChanged(this.slate.lines().map(({ line }) => line.id));
@@ -122,6 +141,7 @@ export class SlateKeeper {
     this.#isDisposed = true;
     this.#worker?.dispose();
     this.#worker = undefined;
+    this.#unsent = [];
   }
 
   #handOverIfHeavy(): void {

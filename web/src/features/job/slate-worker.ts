@@ -6,6 +6,9 @@ let slate = new Slate();
 
 export type WorkedResults = readonly (readonly [id: string, result: LineResult])[];
 
+/** A line that is new or different, or one that is gone. */
+export type SlateChange = { readonly put: SlateLine } | { readonly remove: string };
+
 function resultsOf(ids: readonly string[]): WorkedResults {
   return ids.flatMap((id) => {
     const line = slate.line(id);
@@ -19,11 +22,11 @@ const api = {
     slate.load(lines);
     return resultsOf(lines.map(({ id }) => id));
   },
-  put(line: SlateLine): WorkedResults {
-    return resultsOf(slate.put(line));
-  },
-  remove(id: string): WorkedResults {
-    return resultsOf(slate.remove(id));
+  change(changes: readonly SlateChange[]): WorkedResults {
+    const ids = new Set<string>();
+    for (const change of changes)
+      for (const id of 'put' in change ? slate.put(change.put) : slate.remove(change.remove)) ids.add(id);
+    return resultsOf([...ids]);
   },
 };
 export type SlateWorker = typeof api;

@@ -103,11 +103,15 @@ async function showFoot(): Promise<void> {
   if (found.value.length > 0) virtualizer.value.scrollToIndex(found.value.length - 1, { align: 'end' });
 }
 
-/** A slate that shows its last lines goes on showing them when its room changes. */
+/** A slate that shows its last lines goes on showing them when its room changes, until somebody scrolls up. */
 let isAtFoot = true;
+let lastTop = 0;
 function noteFoot({ target }: Event): void {
   const { scrollTop, clientHeight, scrollHeight } = target as HTMLElement;
-  isAtFoot = scrollTop + clientHeight >= scrollHeight - 4;
+  if (scrollTop + clientHeight >= scrollHeight - 4) isAtFoot = true;
+  // Lines that came in below the last one drawn make the list longer: that is not scrolling.
+  else if (scrollTop < lastTop) isAtFoot = false;
+  lastTop = scrollTop;
 }
 // Also when lines come behind them, from another device or from the server.
 watch(

@@ -212,7 +212,8 @@ watch(
 .body {
   min-width: 0;
   display: grid;
-  grid-template-columns: calc(40px * var(--text-size)) minmax(0, 1fr);
+  grid-template-columns: minmax(calc(34px * var(--text-size)), auto) minmax(0, 1fr);
+  column-gap: 6px;
   align-items: center;
   padding: 6px 4px 6px 0;
   min-height: calc(var(--touch) + 6px);
@@ -273,7 +274,7 @@ watch(
 }
 @media (max-width: 760px) {
   .body {
-    grid-template-columns: calc(34px * var(--text-size)) minmax(0, 1fr);
+    grid-template-columns: minmax(calc(28px * var(--text-size)), auto) minmax(0, 1fr);
   }
 }
 </style>
