@@ -39,7 +39,7 @@ export default defineConfig({
           include: ['e2e/specs/**/*.test.ts'],
           environment: 'node',
           globalSetup: ['e2e/fixtures/running-build.ts'],
-          fileParallelism: false,
+          maxWorkers: 2,
           ...HANGS,
         },
       },
@@ -47,8 +47,10 @@ export default defineConfig({
         // What kills the server over and over, and what was tried against it, for as long as it takes.
         test: {
           name: 'stress',
-          include: ['e2e/specs/stress.test.ts', 'e2e/stress/*.test.ts'],
+          include: ['e2e/specs/stress.test.ts', 'e2e/specs/in-a-hurry.test.ts', 'e2e/stress/*.test.ts'],
           environment: 'node',
+          globalSetup: ['e2e/fixtures/running-build.ts'],
+          fileParallelism: false,
           testTimeout: 1_800_000,
           hookTimeout: 120_000,
         },

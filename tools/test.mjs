@@ -113,6 +113,8 @@ const ON_DEMAND = [
     counts: true,
     work: async () => {
       process.env.SPRELL_STRESS_ROUNDS ??= '50';
+      process.env.SPRELL_TRIES ??= '216';
+      await ensureChromium();
       await build();
       await tests('stress');
       process.env.SPRELL_SIMULATED_RUNS ??= '2000';

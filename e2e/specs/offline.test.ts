@@ -3,13 +3,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { Bench, DESKTOP, launchBrowser, openBench } from '../fixtures/browser.ts';
+import { Bench, DESKTOP, launchWholeBrowser, openBench } from '../fixtures/browser.ts';
 
 const ENTRY = '.hand [data-test=entry]';
 const folder = mkdtempSync(join(tmpdir(), 'sprell-offline-'));
 let browser: Browser;
 beforeAll(async () => {
-  browser = await launchBrowser(folder);
+  browser = await launchWholeBrowser(folder);
 });
 afterAll(async () => {
   await browser.close();
@@ -76,7 +76,7 @@ describe('a place with no signal', () => {
     browser.process()?.kill('SIGKILL');
     await gone;
 
-    browser = await launchBrowser(folder);
+    browser = await launchWholeBrowser(folder);
     const second = await open('offline');
     await second.page.waitForFunction((entry) => document.querySelector(entry)?.textContent.includes('7'), {}, ENTRY);
     await state(second.page, '200 changes waiting');

@@ -53,7 +53,7 @@ describe('axe finds nothing', () => {
       await bench.click('[data-test=comfort]');
       await bench.page.waitForSelector('.el-drawer [data-test=comfort-gloves]');
       // The drawer slides in; half way it is see-through.
-      await new Promise((resolve) => setTimeout(resolve, 600));
+      await bench.still();
       expect(await bench.complaints()).toEqual([]);
     }
     expect(bench.errors).toEqual([]);
@@ -320,9 +320,15 @@ describe('what is spoken and what moves', () => {
       );
     });
     await bench.type(`9' 7 1/4" + 2' 9 3/8"`);
-    await bench.page.waitForFunction(() => (window as unknown as { said: string[] }).said.length > 0);
-    await new Promise((resolve) => setTimeout(resolve, 900));
-    expect(await bench.page.evaluate(() => (window as unknown as { said: string[] }).said)).toEqual(['12′ 4 5⁄8″']);
+    const said = (count: number) =>
+      bench.page.waitForFunction((least) => (window as unknown as { said: string[] }).said.length >= least, {}, count);
+    await said(1);
+    await bench.type(` + 1'`);
+    await said(2);
+    expect(await bench.page.evaluate(() => (window as unknown as { said: string[] }).said)).toEqual([
+      '12′ 4 5⁄8″',
+      '13′ 4 5⁄8″',
+    ]);
     await bench.clear();
   });
 

@@ -61,7 +61,17 @@ describe('the slate by mouse', () => {
     await mouse.down();
     await mouse.move(from.x, from.y - 20, { steps: 4 });
     await mouse.move(to.x, to.y - 10, { steps: 12 });
-    await new Promise((resolve) => setTimeout(resolve, 250));
+    await bench.page.waitForFunction(
+      (above, below) => {
+        const numbers = [...document.querySelectorAll<HTMLElement>('.lines [data-line]')].map(({ dataset }) =>
+          Number(dataset['line']),
+        );
+        return numbers.indexOf(above) < numbers.indexOf(below);
+      },
+      {},
+      third,
+      first,
+    );
     await mouse.up();
     await bench.page.waitForFunction((selector) => document.querySelector(selector) === null, {}, '.sortable-fallback');
     expect((await bench.lineNumbers()).slice(-3)).toEqual([third, first, second]);

@@ -247,7 +247,9 @@ describe('the whole story stick', () => {
       const saved = async (ending: string) => {
         for (let tries = 0; tries < 200; tries += 1) {
           const name = readdirSync(folder).find((one) => one.endsWith(ending));
-          if (name !== undefined) return readFileSync(join(folder, name));
+          const bytes = name === undefined ? undefined : readFileSync(join(folder, name));
+          // It is there before anything is in it.
+          if (bytes !== undefined && bytes.length > 0) return bytes;
           await new Promise((resolve) => setTimeout(resolve, 100));
         }
         throw new Error(`No file ending in ${ending} came.`);
