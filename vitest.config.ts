@@ -3,6 +3,8 @@ import { defineConfig } from 'vitest/config';
 
 /** No test asserts a time; this only ends one that hangs, on however slow a machine. */
 const HANGS = { testTimeout: 120_000, hookTimeout: 120_000 };
+/** Nothing that is imported here keeps any state: files need no world of their own. */
+const PURE = { isolate: false, pool: 'threads' } as const;
 
 export default defineConfig({
   test: {
@@ -13,9 +15,10 @@ export default defineConfig({
           name: 'core',
           include: ['core/src/**/*.test.ts', 'tools/reckon/*.test.ts', 'tools/lib/*.test.ts'],
           environment: 'node',
+          ...PURE,
         },
       },
-      { test: { ...HANGS, name: 'contract', include: ['contract/src/**/*.test.ts'], environment: 'node' } },
+      { test: { ...HANGS, ...PURE, name: 'contract', include: ['contract/src/**/*.test.ts'], environment: 'node' } },
       {
         test: {
           name: 'server',
@@ -27,7 +30,7 @@ export default defineConfig({
       },
       {
         plugins: [vue()],
-        test: { ...HANGS, name: 'web', include: ['web/src/**/*.test.ts'], environment: 'happy-dom' },
+        test: { ...HANGS, name: 'web', include: ['web/src/**/*.test.ts'], environment: 'happy-dom', pool: 'threads' },
       },
       {
         plugins: [vue()],

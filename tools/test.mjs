@@ -1,5 +1,5 @@
 /**
- * The one check, fastest first. Names on the command line choose parts of it: format, lint, imports, types, reference, core,
+ * The one check. Names on the command line choose parts of it: format, lint, imports, types, reference, core,
  * contract, server, web, simulator, build, e2e; stress, which kills the server 50 times and simulates 2,000 runs of several
  * devices, is run by its name alone. Ends with one
  * line, "N passed, N failed": every check counts as one, every test as one.
@@ -20,20 +20,35 @@ async function check(command, args, options = {}) {
 
 const npx = (...args) => check('npx', ['--no-install', ...args]);
 
-/** One program a configuration, two at a time. The core without its tests knows neither Node.js nor a browser. */
-async function typeCheck() {
-  const inTurn = async (...folders) => {
-    for (const folder of folders) await npx('tsc', '-p', folder);
+/** Work that is done two at a time, each as soon as one before it is done; the first failure is thrown once all are over. */
+async function twoAtATime(works) {
+  const waiting = [...works];
+  const lane = async () => {
+    for (let work = waiting.shift(); work; work = waiting.shift())
+      await work().catch((error) => {
+        failures.push(error);
+      });
   };
-  const lanes = [
-    inTurn('core/tsconfig.pure.json', 'core', 'benchmarks', 'tools'),
-    npx('vue-tsc', '-p', 'web')
-      .then(() => npx('vue-tsc', '-p', 'simulator'))
-      .then(() => inTurn('contract', 'server', 'e2e')),
-  ];
-  const failed = (await Promise.allSettled(lanes)).find(({ status }) => status === 'rejected');
-  if (failed) throw failed.reason;
+  const failures = [];
+  await Promise.all([lane(), lane()]);
+  if (failures.length > 0) throw failures[0];
 }
+
+const tsc = (folder) => () => npx('tsc', '-p', folder);
+const vueTsc = (folder) => () => npx('vue-tsc', '-p', folder);
+/** One program for each configuration, the longest first. The core without its tests knows neither Node.js nor a browser. */
+const TYPES = [
+  vueTsc('web'),
+  vueTsc('simulator'),
+  ...['server', 'core', 'benchmarks', 'contract', 'e2e', 'tools', 'core/tsconfig.pure.json'].map(tsc),
+];
+const CACHE = ['--cache', '--cache-strategy', 'content', '--cache-location'];
+const format = () =>
+  npx('prettier', '--check', '--log-level', 'warn', ...CACHE, 'node_modules/.cache/prettier/.prettier-cache', '.');
+const lint = () => npx('eslint', '--max-warnings', '0', ...CACHE, 'node_modules/.cache/eslint/', '.');
+const PARTS = ['core', 'contract', 'server', 'web', 'simulator', 'e2e', 'tools', 'benchmarks'];
+const imports = () => npx('depcruise', '--config', 'dependency-rules.cjs', ...PARTS);
+const reference = () => check(process.execPath, ['tools/reference.mjs', '--check']);
 
 /** Runs the tests of some workspaces and adds their counts to the totals. */
 async function tests(...projects) {
@@ -66,34 +81,16 @@ async function build() {
   await buildWeb();
 }
 
-/** The check, in order. `counts` steps count their own tests. */
+const UNITS = ['core', 'contract', 'web', 'simulator', 'server'];
+
+/** Parts of the check. `counts` parts count their own tests, `of` says what stands for them where all is run. */
 const STEPS = [
-  { name: 'format', work: () => npx('prettier', '--check', '--log-level', 'warn', '.') },
-  { name: 'lint', work: () => npx('eslint', '--max-warnings', '0', '.') },
-  {
-    name: 'imports',
-    work: () =>
-      npx(
-        'depcruise',
-        '--config',
-        'dependency-rules.cjs',
-        'core',
-        'contract',
-        'server',
-        'web',
-        'simulator',
-        'e2e',
-        'tools',
-        'benchmarks',
-      ),
-  },
-  { name: 'types', work: typeCheck },
-  { name: 'reference', work: () => check(process.execPath, ['tools/reference.mjs', '--check']) },
-  { name: 'core', counts: true, work: () => tests('core') },
-  { name: 'contract', counts: true, work: () => tests('contract') },
-  { name: 'web', counts: true, work: () => tests('web') },
-  { name: 'simulator', counts: true, work: () => tests('simulator') },
-  { name: 'server', counts: true, work: () => tests('server') },
+  { name: 'format', of: 'source', work: format },
+  { name: 'lint', of: 'source', work: lint },
+  { name: 'imports', of: 'source', work: imports },
+  { name: 'types', of: 'source', work: () => twoAtATime(TYPES) },
+  { name: 'reference', of: 'source', work: reference },
+  ...UNITS.map((name) => ({ name, of: 'units', counts: true, work: () => tests(name) })),
   { name: 'build', work: build },
   {
     name: 'e2e',
@@ -105,6 +102,14 @@ const STEPS = [
     },
   },
 ];
+
+/** What stands for several parts where everything is run: two cores are busy all the time. */
+const WHOLE = {
+  source: { name: 'source', work: () => twoAtATime([lint, TYPES[0], format, ...TYPES.slice(1), imports, reference]) },
+  units: { name: 'units', counts: true, work: () => tests(...UNITS) },
+};
+/** The check, in order. */
+const EVERYTHING = [...new Set(STEPS.map((step) => WHOLE[step.of] ?? step))].filter(({ name }) => name !== 'build');
 
 /** Only where they are asked for by name. */
 const ON_DEMAND = [
@@ -130,7 +135,7 @@ async function main() {
   if (unknown)
     throw new Plain(`There is no part called ${unknown}; the parts are ${all.map((step) => step.name).join(', ')}.`);
   await ensurePackages();
-  for (const step of asked.length === 0 ? STEPS : all.filter(({ name }) => asked.includes(name))) {
+  for (const step of asked.length === 0 ? EVERYTHING : all.filter(({ name }) => asked.includes(name))) {
     const started = Date.now();
     console.log(`\n── ${step.name}`);
     try {

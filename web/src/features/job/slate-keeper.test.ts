@@ -29,9 +29,7 @@ function workerBeside() {
       return results(lines.map(({ id }) => id));
     }),
     change: vi.fn((changes: readonly SlateChange[]) =>
-      results([
-        ...new Set(changes.flatMap((one) => ('put' in one ? slate.put(one.put) : slate.remove(one.remove)))),
-      ]),
+      results([...new Set(changes.flatMap((one) => ('put' in one ? slate.put(one.put) : slate.remove(one.remove))))]),
     ),
     dispose: vi.fn(),
   } as unknown as Recalculator;
