@@ -303,9 +303,9 @@ export class BuildingSite {
       for (const { change } of here?.refusals ?? []) {
         if ('label' in change) somewhere.add(change.label);
         if (change.kind === 'line.restore') somewhere.add(theirs.get(change.lineId)?.label);
-        if ('scale' in change) somewhere.add(change.scale.name);
+        if ('content' in change) somewhere.add(change.content['name'] as string | null);
       }
-      expect([...(here?.things.scale ?? [])].sort(byAge), `scales kept by ${device.name}`).toEqual(
+      expect([...(here?.things['scale'] ?? [])].sort(byAge), `scales kept by ${device.name}`).toEqual(
         [...scales].sort(byAge),
       );
       for (const [nth, page] of device.pages.entries()) {

@@ -1,17 +1,18 @@
 import {
   BATCH_LIMIT,
   sendChanges,
-  thingStep,
-  THING_KINDS,
+  KINDS,
+  listsOf,
+  thingsBy,
   type Change,
   type ChangeResult,
   type JobWire,
   type Role,
-  type ThingKind,
 } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { Batch, type Known, type KnownLine, type Written } from '../server/src/features/changes/batch.ts';
-import { lineToWire, readingToWire, scaleToWire, setOutToWire } from '../server/src/features/jobs/jobs.repository.ts';
+import { lineToWire, readingToWire } from '../server/src/features/jobs/jobs.repository.ts';
+import { thingToWire, type ThingRow } from '../server/src/db/things.ts';
 import { RequestFailure } from '../web/src/adapters/request-failure.ts';
 
 const READING = {
@@ -26,7 +27,7 @@ const READING = {
 interface Kept {
   readonly job: Known['job'];
   readonly lines: ReadonlyMap<string, KnownLine>;
-  readonly things: Readonly<Record<ThingKind, ReadonlyMap<string, Known['things'][ThingKind][number]>>>;
+  readonly things: Readonly<Record<string, ReadonlyMap<string, ThingRow>>>;
   readonly changes: ReadonlyMap<string, Known['changes'][number]>;
 }
 
@@ -56,7 +57,7 @@ export class SimServer {
         ...READING,
       },
       lines: new Map(),
-      things: { scale: new Map(), setout: new Map() },
+      things: Object.fromEntries(KINDS.map(({ name }) => [name, new Map()])),
       changes: new Map(),
     };
     this.#backup = this.#kept;
@@ -92,8 +93,7 @@ export class SimServer {
       ...{ id, title, revision, history, restoredFrom, restoredRevision, nextNumber, role },
       reading: readingToWire(job),
       lines: since(lines).map(lineToWire),
-      scales: since(things.scale).map((row) => scaleToWire(row as never)),
-      setOuts: since(things.setout).map((row) => setOutToWire(row as never)),
+      ...listsOf(thingsBy((kind) => since(things[kind] ?? new Map()).map((row) => thingToWire(kind, row)))),
     };
   }
 
@@ -115,12 +115,13 @@ export class SimServer {
       changes: [...changes.values()].filter((one) => one.accountId === accountId),
       lines: [...lines.values()],
       numbers: [...lines.values()].flatMap(({ number }) => number ?? []),
-      things: { scale: [...things.scale.values()], setout: [...things.setout.values()] } as Known['things'],
+      things: Object.fromEntries(Object.entries(things).map(([kind, rows]) => [kind, [...rows.values()]])),
+      counts: Object.fromEntries(Object.entries(things).map(([kind, rows]) => [kind, rows.size])),
     });
     const results = body.data.changes.map((one): ChangeResult =>
       one.kind === 'unfit'
         ? { id: one.id, status: 'refused', code: 'change.unfit', problem: one.problem }
-        : batch.apply(one),
+        : batch.apply(one.kind === 'earlier' ? one.change : one),
     );
     const written = batch.written();
     if (written) this.#keep(written);
@@ -134,8 +135,8 @@ export class SimServer {
       job,
       lines: put(this.#kept.lines, lines),
       things: Object.fromEntries(
-        THING_KINDS.map((kind) => [kind, put(this.#kept.things[kind], things[kind])]),
-      ) as unknown as Kept['things'],
+        Object.entries(this.#kept.things).map(([kind, rows]) => [kind, put(rows, things[kind] ?? [])]),
+      ),
       changes: put(this.#kept.changes, changes as Known['changes']),
     };
     for (const changed of [...this.listeners]) changed(this.revision);
@@ -143,6 +144,6 @@ export class SimServer {
 
   /** What a change speaks of, for those who look at what was done. */
   static subject(change: Change): string {
-    return 'lineId' in change ? change.lineId : (thingStep(change)?.id ?? 'job');
+    return 'lineId' in change ? change.lineId : 'thingId' in change ? change.thingId : 'job';
   }
 }

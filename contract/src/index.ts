@@ -7,31 +7,37 @@ export { asOneLine, asText, LABEL_LIMIT } from './text.ts';
 export { positionWire } from './wire/position.ts';
 export { lineWire, type LineKind, type LineWire } from './wire/line.ts';
 export { readingWire, type ReadingWire } from './wire/reading.ts';
-export { type ScaleWire } from './wire/scale.ts';
-export { type SetOutWire } from './wire/set-out.ts';
+export type { Content, Kind, Thing } from './kinds/kind.ts';
+export { KINDS } from './kinds/registry.ts';
+export type { KindWire } from './kinds/kind-wire.ts';
+export { KIND_WIRES, type ThingLists } from './kinds/wires.ts';
 export {
-  asThingResult,
+  allThings,
+  contentOf,
+  isSameContent,
+  isSameValue,
+  kindNamed,
+  listsOf,
+  NO_THINGS,
   THING_KINDS,
-  THING_LISTS,
-  thingChange,
-  thingResult,
-  thingStep,
+  thingsBy,
+  thingsOf,
   type KeptThing,
-  type ThingChange,
+  type ScaleWire,
+  type SetOutWire,
   type ThingContent,
   type ThingKind,
-  type ThingStep,
+  type Things,
   type ThingWire,
-  type ThingWires,
-} from './wire/thing.ts';
+} from './kinds/thing.ts';
+export { changedThing, earlierForm, todaysForm, type EarlierChange, type ThingChange } from './wire/thing-change.ts';
 export {
   changeWire,
   changeResultWire,
   type Change,
   type ChangeResult,
   type LineChange,
-  type ScaleChange,
-  type SetOutChange,
+  type SentChange,
   type UnfitChange,
 } from './wire/change.ts';
 export {

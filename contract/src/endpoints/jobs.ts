@@ -1,11 +1,10 @@
 import { z } from 'zod';
 import { BATCH_LIMIT } from '../batch-limit.ts';
 import { defineEndpoint } from '../endpoint.ts';
+import { LISTS_WIRE } from '../kinds/wires.ts';
 import { changeResultWire, sentWire } from '../wire/change.ts';
 import { lineWire, revisionWire } from '../wire/line.ts';
 import { readingWire } from '../wire/reading.ts';
-import { scaleWire } from '../wire/scale.ts';
-import { setOutWire } from '../wire/set-out.ts';
 
 export const roleWire = z.enum(['own', 'edit', 'read']);
 export type Role = z.infer<typeof roleWire>;
@@ -39,8 +38,7 @@ export const jobWire = z.object({
   role: roleWire,
   nextNumber: z.int(),
   lines: z.array(lineWire),
-  scales: z.array(scaleWire),
-  setOuts: z.array(setOutWire),
+  ...LISTS_WIRE,
 });
 export type JobWire = z.infer<typeof jobWire>;
 
@@ -57,7 +55,7 @@ export const listJobs = defineEndpoint({
   response: z.array(jobSummaryWire),
 });
 
-/** One job with its lines, scales and setting-outs; deleted ones come marked, since entries may still name them. */
+/** One job with its lines and things; deleted ones come marked, since entries may still name them. */
 export const openJob = defineEndpoint({
   method: 'get',
   access: 'account',
@@ -67,7 +65,7 @@ export const openJob = defineEndpoint({
   response: jobWire,
 });
 
-/** What changed in a job after a revision: its lines, scales and setting-outs alone. */
+/** What changed in a job after a revision: its lines and things alone. */
 export const jobSince = defineEndpoint({
   method: 'get',
   access: 'account',

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { problemWire, PROBLEMS } from '../problem.ts';
-import { changeResultWire, changeWire, type Change } from './change.ts';
+import { changeResultWire, changeWire, sentWire, type Change } from './change.ts';
 import { lineWire } from './line.ts';
-import { asThingResult, thingChange, thingResult, thingStep } from './thing.ts';
+import { changedThing, earlierForm, todaysForm } from './thing-change.ts';
 
 const ID = '01900000-0000-7000-8000-000000000001';
 const add: Change = {
@@ -27,10 +27,10 @@ const edit: Change = {
 };
 
 const scale = { kind: 'sizes', paper: '1/4"', site: `1'`, name: null };
-const addScale = { id: ID, kind: 'scale.add', scaleId: ID, scale };
+const addScale = { id: ID, kind: 'thing.add', of: 'scale', thingId: ID, content: scale };
 
 const setOut = { name: 'Gable', shape: 'right-triangle', answer: '', fields: ['rise', 'run'], entries: ["5'", 'run'] };
-const addSetOut = { id: ID, kind: 'setout.add', setOutId: ID, setOut };
+const addSetOut = { id: ID, kind: 'thing.add', of: 'setout', thingId: ID, content: setOut };
 
 const reading = {
   id: ID,
@@ -52,14 +52,17 @@ describe('a change on the wire', () => {
     ],
     ['how the job reads', reading],
     ['a new scale', addScale],
-    ['a scale written anew', { id: ID, kind: 'scale.edit', scaleId: ID, base: 2, scale: { ...scale, name: 'Plan' } }],
-    ['a scale taken off', { id: ID, kind: 'scale.delete', scaleId: ID, base: ID }],
-    ['a scale brought back', { id: ID, kind: 'scale.restore', scaleId: ID, base: 3 }],
+    [
+      'a scale written anew',
+      { id: ID, kind: 'thing.edit', of: 'scale', thingId: ID, base: 2, content: { ...scale, name: 'Plan' } },
+    ],
+    ['a scale taken off', { id: ID, kind: 'thing.delete', of: 'scale', thingId: ID, base: ID }],
+    ['a scale brought back', { id: ID, kind: 'thing.restore', of: 'scale', thingId: ID, base: 3 }],
     ['a setting-out', addSetOut],
-    ['a setting-out with nothing in it', { ...addSetOut, setOut: { ...setOut, fields: [], entries: [] } }],
-    ['a setting-out written anew', { id: ID, kind: 'setout.edit', setOutId: ID, base: 2, setOut }],
-    ['a setting-out taken off', { id: ID, kind: 'setout.delete', setOutId: ID, base: ID }],
-    ['a setting-out brought back', { id: ID, kind: 'setout.restore', setOutId: ID, base: 3 }],
+    ['a setting-out with nothing in it', { ...addSetOut, content: { ...setOut, fields: [], entries: [] } }],
+    ['a setting-out written anew', { id: ID, kind: 'thing.edit', of: 'setout', thingId: ID, base: 2, content: setOut }],
+    ['a setting-out taken off', { id: ID, kind: 'thing.delete', of: 'setout', thingId: ID, base: ID }],
+    ['a setting-out brought back', { id: ID, kind: 'thing.restore', of: 'setout', thingId: ID, base: 3 }],
     ['a note of several lines', { ...add, note: 'one\ntwo\tthree' }],
   ])('is taken: %s', (_, change) => {
     expect(changeWire.safeParse(change).success).toBe(true);
@@ -86,18 +89,24 @@ describe('a change on the wire', () => {
     ['a reading by halves of a mark', { ...reading, reading: { ...reading.reading, finest: 0.5 } }],
     ['a reading in steps of nothing', { ...reading, reading: { ...reading.reading, metricStep: '0' } }],
     ['a reading of a line', { ...reading, lineId: ID }],
-    ['a scale with one side', { ...addScale, scale: { ...scale, site: ' ' } }],
-    ['a scale of another kind', { ...addScale, scale: { ...scale, kind: 'guess' } }],
-    ['a scale of two lines', { ...addScale, scale: { ...scale, paper: '1\n2' } }],
-    ['a scale with an empty name', { ...addScale, scale: { ...scale, name: '' } }],
+    ['a scale with one side', { ...addScale, content: { ...scale, site: ' ' } }],
+    ['a scale of another kind', { ...addScale, content: { ...scale, kind: 'guess' } }],
+    ['a scale of two lines', { ...addScale, content: { ...scale, paper: '1\n2' } }],
+    ['a scale with an empty name', { ...addScale, content: { ...scale, name: '' } }],
     ['a scale and a line', { ...addScale, lineId: ID }],
-    ['a setting-out without a name', { ...addSetOut, setOut: { ...setOut, name: ' ' } }],
-    ['a shape that is no word', { ...addSetOut, setOut: { ...setOut, shape: 'Arc; drop' } }],
-    ['more fields than entries', { ...addSetOut, setOut: { ...setOut, entries: ["5'"] } }],
-    ['one field twice', { ...addSetOut, setOut: { ...setOut, fields: ['rise', 'rise'] } }],
-    ['a field that is no name', { ...addSetOut, setOut: { ...setOut, fields: ['rise', 'a b'] } }],
-    ['an entry of two lines', { ...addSetOut, setOut: { ...setOut, entries: ['5', '6\n7'] } }],
-    ['a setting-out and a scale', { ...addSetOut, scaleId: ID }],
+    ['a setting-out without a name', { ...addSetOut, content: { ...setOut, name: ' ' } }],
+    ['a shape that is no word', { ...addSetOut, content: { ...setOut, shape: 'Arc; drop' } }],
+    ['more fields than entries', { ...addSetOut, content: { ...setOut, entries: ["5'"] } }],
+    ['one field twice', { ...addSetOut, content: { ...setOut, fields: ['rise', 'rise'] } }],
+    ['a field that is no name', { ...addSetOut, content: { ...setOut, fields: ['rise', 'a b'] } }],
+    ['an entry of two lines', { ...addSetOut, content: { ...setOut, entries: ['5', '6\n7'] } }],
+    ['a setting-out that says what a scale does', { ...addSetOut, content: scale }],
+    ['a thing of no kind', { ...addScale, of: 'cloud' }],
+    [
+      'some fields of another kind',
+      { id: ID, kind: 'thing.set', of: 'scale', thingId: ID, base: 1, fields: setOut, was: {} },
+    ],
+    ['a move to no place', { id: ID, kind: 'thing.move', of: 'scale', thingId: ID, base: 1, position: 'z' }],
     ['a long note', { ...add, note: 'x'.repeat(2001) }],
   ])('is refused: %s', (_, change) => {
     expect(changeWire.safeParse(change).success).toBe(false);
@@ -131,11 +140,12 @@ describe('what comes back', () => {
     const { reading: reads } = reading;
     expect(changeResultWire.parse({ id: ID, status: 'reads', reading: reads })).toMatchObject({ reading: reads });
     const shape = { id: ID, ...setOut, revision: 4, deleted: false };
-    for (const status of ['setout', 'setout.conflict'])
-      expect(changeResultWire.parse({ id: ID, status, setOut: shape })).toMatchObject({ setOut: shape });
     const held = { id: ID, ...scale, revision: 4, deleted: false };
-    for (const status of ['scale', 'scale.conflict'])
-      expect(changeResultWire.parse({ id: ID, status, scale: held })).toMatchObject({ scale: held });
+    for (const status of ['thing', 'thing.conflict']) {
+      expect(changeResultWire.parse({ id: ID, status, of: 'setout', thing: shape })).toMatchObject({ thing: shape });
+      expect(changeResultWire.parse({ id: ID, status, of: 'scale', thing: held })).toMatchObject({ thing: held });
+      expect(changeResultWire.safeParse({ id: ID, status, of: 'setout', thing: held }).success).toBe(false);
+    }
   });
 
   it('is a problem with a code of the one registry', () => {
@@ -147,31 +157,53 @@ describe('what comes back', () => {
   });
 });
 
-describe('a thing that is kept whole', () => {
-  it.each([
-    ['a scale', addScale, { kind: 'scale', id: ID, step: 'add', base: undefined, content: scale }],
-    ['a setting-out', addSetOut, { kind: 'setout', id: ID, step: 'add', base: undefined, content: setOut }],
+describe('the form of November 2026 and before', () => {
+  const before = [
+    ['scale.add', { id: ID, kind: 'scale.add', scaleId: ID, scale }, addScale],
     [
-      'one taken off',
-      { id: ID, kind: 'setout.delete', setOutId: ID, base: 2 },
-      { kind: 'setout', id: ID, step: 'delete', base: 2, content: undefined },
+      'scale.edit',
+      { id: ID, kind: 'scale.edit', scaleId: ID, base: 2, scale },
+      { id: ID, kind: 'thing.edit', of: 'scale', thingId: ID, base: 2, content: scale },
     ],
-  ])('is told from a change and told as one: %s', (_, change, step) => {
-    expect(thingStep(changeWire.parse(change))).toEqual(step);
-    expect(thingChange(ID, step as never)).toEqual(change);
+    ['setout.add', { id: ID, kind: 'setout.add', setOutId: ID, setOut }, addSetOut],
+    [
+      'setout.delete',
+      { id: ID, kind: 'setout.delete', setOutId: ID, base: ID },
+      { id: ID, kind: 'thing.delete', of: 'setout', thingId: ID, base: ID },
+    ],
+  ] as const;
+
+  it.each(before)('is read still, and is known by what it was: %s', (_, earlier, now) => {
+    expect(todaysForm<Change>(earlier)).toEqual(now);
+    expect(earlierForm(now as unknown as Change)).toEqual(earlier);
+    expect(sentWire.parse(earlier)).toEqual({ id: ID, kind: 'earlier', change: now });
+    expect(sentWire.parse(now)).toEqual(now);
   });
 
-  it('is nothing that a change of a line or of the job speaks of', () => {
-    expect([thingStep(add), thingStep(reading as Change)]).toEqual([undefined, undefined]);
-    expect(thingResult({ id: ID, status: 'refused', code: 'scale.not_found' })).toBeUndefined();
+  it('is nothing that a change of a line or of the job was sent in, nor what came later', () => {
+    expect([todaysForm<Change>(add), todaysForm<Change>(reading as Change)]).toEqual([add, reading]);
+    expect([earlierForm(add), earlierForm(reading)]).toEqual([undefined, undefined]);
+    const set = { id: ID, kind: 'thing.set', of: 'scale', thingId: ID, base: 1, fields: {}, was: {} } as const;
+    expect(earlierForm(set)).toBeUndefined();
+    expect(sentWire.parse({ id: ID, kind: 'scale.add', scaleId: ID, scale: { ...scale, name: '' } })).toMatchObject({
+      kind: 'unfit',
+    });
   });
+});
 
-  it('comes back as it is, done or in conflict', () => {
-    const thing = { id: ID, ...setOut, revision: 4, deleted: false };
-    for (const isConflict of [true, false]) {
-      const result = asThingResult(ID, { kind: 'setout', thing }, isConflict);
-      expect(changeResultWire.parse(result)).toEqual(result);
-      expect(thingResult(result)).toEqual({ kind: 'setout', thing, isConflict });
-    }
+describe('a thing with a change done to it', () => {
+  const thing = { id: ID, ...scale, revision: 4, deleted: false };
+  const of = { id: ID, of: 'scale', thingId: ID, base: 4 } as const;
+  it.each([
+    [{ ...of, kind: 'thing.edit', content: { ...scale, name: 'Plan' } }, { name: 'Plan' }],
+    [{ ...of, kind: 'thing.set', fields: { name: 'Plan' }, was: { name: null } }, { name: 'Plan' }],
+    [{ ...of, kind: 'thing.move', position: 'a5' }, { position: 'a5' }],
+    [{ ...of, kind: 'thing.delete' }, { deleted: true }],
+    [{ ...of, kind: 'thing.restore' }, { deleted: false }],
+  ] as const)('says the rest as it did: %o', (change, otherwise) => {
+    expect(changedThing({ ...thing, deleted: change.kind === 'thing.restore' }, change)).toEqual({
+      ...thing,
+      ...otherwise,
+    });
   });
 });

@@ -3,8 +3,9 @@ import { isOneLine } from '../text.ts';
 import { isPlace } from '../position.ts';
 import { positionWire } from './position.ts';
 import { readingWire } from './reading.ts';
-import { scaleContent, scaleWire } from './scale.ts';
-import { setOutSaid, setOutWire } from './set-out.ts';
+import { KIND_WIRES } from '../kinds/wires.ts';
+import type { KindWire } from '../kinds/kind-wire.ts';
+import { todaysForm, type EarlierChange, type ThingChange } from './thing-change.ts';
 import { labelWire, lineKindWire, lineWire, noteWire, revisionWire, sourceWire } from './line.ts';
 
 /** Every change and everything made has a client-made id, UUID version 7: it can be made with no signal and sent twice. */
@@ -25,6 +26,17 @@ const lineContent = {
   label: labelWire.nullable(),
   note: noteWire,
 };
+
+/** One step for things of every kind, each with its own schema. */
+function ofEachKind<const Step extends ThingChange['kind'], More extends z.ZodRawShape>(
+  step: Step,
+  more: (kind: KindWire) => More,
+) {
+  const forms = KIND_WIRES.map((kind) =>
+    z.strictObject({ id: idWire, kind: z.literal(step), of: z.literal(kind.name), thingId: idWire, ...more(kind) }),
+  );
+  return z.discriminatedUnion('of', forms as [(typeof forms)[number], ...typeof forms]);
+}
 
 export const changeWire = z.discriminatedUnion('kind', [
   /** A new line. Its number is provisional: where another device took it first, the answer holds another. */
@@ -48,22 +60,16 @@ export const changeWire = z.discriminatedUnion('kind', [
   z.strictObject({ id: idWire, kind: z.literal('line.delete'), lineId: idWire, base: baseWire }),
   /** Takes a deletion back. */
   z.strictObject({ id: idWire, kind: z.literal('line.restore'), lineId: idWire, base: baseWire }),
-  /** A new drawing scale; the same one written anew, taken off, or brought back. */
-  z.strictObject({ id: idWire, kind: z.literal('scale.add'), scaleId: idWire, scale: z.strictObject(scaleContent) }),
-  z.strictObject({
-    id: idWire,
-    kind: z.literal('scale.edit'),
-    scaleId: idWire,
-    base: baseWire,
-    scale: z.strictObject(scaleContent),
-  }),
-  z.strictObject({ id: idWire, kind: z.literal('scale.delete'), scaleId: idWire, base: baseWire }),
-  z.strictObject({ id: idWire, kind: z.literal('scale.restore'), scaleId: idWire, base: baseWire }),
-  /** A shape set out and given a name; the same one written anew, taken off, or brought back. */
-  z.strictObject({ id: idWire, kind: z.literal('setout.add'), setOutId: idWire, setOut: setOutSaid }),
-  z.strictObject({ id: idWire, kind: z.literal('setout.edit'), setOutId: idWire, base: baseWire, setOut: setOutSaid }),
-  z.strictObject({ id: idWire, kind: z.literal('setout.delete'), setOutId: idWire, base: baseWire }),
-  z.strictObject({ id: idWire, kind: z.literal('setout.restore'), setOutId: idWire, base: baseWire }),
+  /** A new thing of a kind. */
+  ofEachKind('thing.add', ({ said }) => ({ content: said })),
+  /** All that it says, as it was seen at `base`. */
+  ofEachKind('thing.edit', ({ said }) => ({ base: baseWire, content: said })),
+  /** Some of its fields, with what they said as they were seen. */
+  ofEachKind('thing.set', ({ some }) => ({ base: baseWire, fields: some, was: some })),
+  ofEachKind('thing.move', () => ({ base: baseWire, position: positionWire.refine(isPlace, 'No place in a list.') })),
+  ofEachKind('thing.delete', () => ({ base: baseWire })),
+  /** Takes a deletion back. */
+  ofEachKind('thing.restore', () => ({ base: baseWire })),
   /** The job itself, as the first change that is made to it. */
   z.strictObject({ id: idWire, kind: z.literal('job.add'), title: titleWire, reading: readingWire }),
   /** How the job reads from now on. It changes no value, so it has no base: the later choice holds. */
@@ -80,15 +86,26 @@ export const unfitWire = z.looseObject({ id: idWire }).transform((sent) => {
   return { id: sent.id, kind: 'unfit' as const, problem: problem.slice(0, 300) };
 });
 export type UnfitChange = z.infer<typeof unfitWire>;
+
+/** A change as it is sent by a page that was opened before November 2026 and not loaded again since. It is answered so, too. */
+export const earlierWire = z.looseObject({ id: idWire, kind: z.string() }).transform((sent, context) => {
+  const { data } = changeWire.safeParse(todaysForm<Change>(sent as EarlierChange));
+  if (data !== undefined) return { id: sent.id, kind: 'earlier' as const, change: data };
+  context.addIssue('It is in no form that there was.');
+  return z.NEVER;
+});
 /** What a batch is made of. */
-export const sentWire = z.union([changeWire, unfitWire]);
+export const sentWire = z.union([changeWire, earlierWire, unfitWire]);
+export type SentChange = z.infer<typeof sentWire>;
 
 /** A change of one line. */
 export type LineChange = Extract<Change, { lineId: string }>;
-/** A change of one drawing scale. */
-export type ScaleChange = Extract<Change, { scaleId: string }>;
-/** A change of one setting-out. */
-export type SetOutChange = Extract<Change, { setOutId: string }>;
+function resultOfEachKind<const Status extends 'thing' | 'thing.conflict'>(status: Status) {
+  const forms = KIND_WIRES.map(({ name, wire }) =>
+    z.object({ id: z.uuid(), status: z.literal(status), of: z.literal(name), thing: wire }),
+  );
+  return z.discriminatedUnion('of', forms as [(typeof forms)[number], ...typeof forms]);
+}
 
 /** What became of one change. */
 export const changeResultWire = z.discriminatedUnion('status', [
@@ -98,12 +115,9 @@ export const changeResultWire = z.discriminatedUnion('status', [
   z.object({ id: z.uuid(), status: z.literal('reads'), reading: readingWire }),
   /** The line changed since `base`; nothing was done. The line as it is now. */
   z.object({ id: z.uuid(), status: z.literal('conflict'), line: lineWire }),
-  /** The scale as it is now: done, or changed since `base`, so that nothing was done. */
-  z.object({ id: z.uuid(), status: z.literal('scale'), scale: scaleWire }),
-  z.object({ id: z.uuid(), status: z.literal('scale.conflict'), scale: scaleWire }),
-  /** And the setting-out as it is now. */
-  z.object({ id: z.uuid(), status: z.literal('setout'), setOut: setOutWire }),
-  z.object({ id: z.uuid(), status: z.literal('setout.conflict'), setOut: setOutWire }),
+  /** The thing as it is now: done, or changed since `base`, so that nothing was done. */
+  resultOfEachKind('thing'),
+  resultOfEachKind('thing.conflict'),
   /** Not possible: nothing was done. An id that is taken, unknown, or of a change sent before with other contents; or unfit. */
   z.object({
     id: z.uuid(),
@@ -113,10 +127,8 @@ export const changeResultWire = z.discriminatedUnion('status', [
       'change.unfit',
       'line.id_unusable',
       'line.not_found',
-      'scale.id_unusable',
-      'scale.not_found',
-      'setout.id_unusable',
-      'setout.not_found',
+      'thing.not_found',
+      'thing.too_many',
     ]),
     /** For one that is unfit: where, in the words of the schema. */
     problem: z.string().optional(),

@@ -9,8 +9,20 @@ const ID = '01900000-0000-7000-8000-000000000001';
 const line = { id: ID, kind: 'line.add', lineId: ID, number: 1, position: 'a0', source: '5', label: null, note: '' };
 const scale = { kind: 'sizes', paper: '1/4"', site: `1'`, name: null };
 const setOut = { name: 'Gable', shape: 'circle', answer: '', fields: ['rise'], entries: ['5'] };
-const scaled = (more: object) => ({ id: ID, kind: 'scale.add', scaleId: ID, scale: { ...scale, ...more } });
-const drawn = (more: object) => ({ id: ID, kind: 'setout.add', setOutId: ID, setOut: { ...setOut, ...more } });
+const scaled = (more: object) => ({
+  id: ID,
+  kind: 'thing.add',
+  of: 'scale',
+  thingId: ID,
+  content: { ...scale, ...more },
+});
+const drawn = (more: object) => ({
+  id: ID,
+  kind: 'thing.add',
+  of: 'setout',
+  thingId: ID,
+  content: { ...setOut, ...more },
+});
 const text = (length: number) => 'x'.repeat(length);
 const names = (count: number) => Array.from({ length: count }, (_, n) => `field${n}`);
 const entries = (count: number) => names(count).map(() => '5');

@@ -24,6 +24,11 @@ export function jsonList<Row>(columns: Columns, order: SQL | undefined, rest: SQ
   return sql`(select coalesce(json_agg(${jsonOf(columns)}${ordered}), '[]') ${rest})`;
 }
 
+/** One object with a list, or anything else, under each name; names are ours and never come from outside. */
+export function jsonObject(parts: readonly (readonly [name: string, value: SQL])[]): SQL {
+  return sql`(select ${jsonOf(Object.fromEntries(parts))})`;
+}
+
 interface Taken {
   /** Columns that the table fills in. */
   readonly leftOut: readonly string[];

@@ -113,8 +113,8 @@ describe('every statement that reads or writes a job', () => {
         },
         { id: uuidv7(), kind: 'line.delete', lineId: line.lineId, base: 3 },
         { id: uuidv7(), kind: 'job.reading', reading: { ...reading, finest: 32 } },
-        { id: uuidv7(), kind: 'scale.add', scaleId, scale },
-        { id: uuidv7(), kind: 'setout.add', setOutId, setOut },
+        { id: uuidv7(), kind: 'thing.add', of: 'scale', thingId: scaleId, content: scale },
+        { id: uuidv7(), kind: 'thing.add', of: 'setout', thingId: setOutId, content: setOut },
       );
       const get = (path: string, { browser } = owner) => browser.get(path).expect(200);
       await get(`/api/jobs/${jobId}`);

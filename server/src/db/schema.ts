@@ -1,4 +1,4 @@
-import { sql } from 'drizzle-orm';
+import { getTableName, sql } from 'drizzle-orm';
 import {
   bigint,
   check,
@@ -14,6 +14,8 @@ import {
   unique,
   uuid,
   varchar,
+  type PgColumn,
+  type PgTable,
 } from 'drizzle-orm/pg-core';
 
 const createdAt = timestamp('created_at', { withTimezone: true }).notNull().defaultNow();
@@ -256,16 +258,21 @@ export const changeKind = pgEnum('change_kind', [
   'line.delete',
   'line.restore',
   'job.reading',
-  'scale.add',
-  'scale.edit',
-  'scale.delete',
-  'scale.restore',
   'job.add',
-  'setout.add',
-  'setout.edit',
-  'setout.delete',
-  'setout.restore',
+  'thing.add',
+  'thing.edit',
+  'thing.set',
+  'thing.move',
+  'thing.delete',
+  'thing.restore',
 ]);
+
+/**
+ * The tables of the kinds of things that a job keeps, by the name of the kind in the registry (`KINDS`). Each has the columns
+ * id, jobId, revision, createdAt and deletedAt, and one for each field of the kind.
+ */
+export const THING_TABLES: Readonly<Record<string, ThingTable>> = { scale, setout: setOut };
+export type ThingTable = PgTable & Record<'id' | 'jobId' | 'revision' | 'createdAt' | 'deletedAt', PgColumn>;
 
 /** Every change that was applied, so that one sent again is known, for as long as somebody may send it (`prune.ts`). */
 export const change = pgTable(
@@ -278,10 +285,11 @@ export const change = pgTable(
       .notNull()
       .references(() => job.id),
     kind: changeKind('kind').notNull(),
-    /** What was changed: a line, a scale, a setting-out, or, where all are null, the job itself. */
+    /** What was changed: a line, a thing of some kind, or, where all are null, the job itself. */
     lineId: uuid('line_id'),
-    scaleId: uuid('scale_id'),
-    setOutId: uuid('set_out_id'),
+    /** The name of the kind. There is a table for each kind, so that no foreign key can name the thing. */
+    thingKind: text('thing_kind'),
+    thingId: uuid('thing_id'),
     /** SHA-256 of what was sent: the same id with other contents is refused. */
     payloadHash: text('payload_hash').notNull(),
     revision,
@@ -291,19 +299,9 @@ export const change = pgTable(
     primaryKey({ columns: [table.jobId, table.id] }),
     index('change_created').using('brin', table.createdAt),
     check('change_line_named', sql`(${table.kind}::text like 'line.%') = (${table.lineId} is not null)`),
-    check('change_scale_named', sql`(${table.kind}::text like 'scale.%') = (${table.scaleId} is not null)`),
-    check('change_set_out_named', sql`(${table.kind}::text like 'setout.%') = (${table.setOutId} is not null)`),
-    foreignKey({
-      name: 'change_set_out',
-      columns: [table.jobId, table.setOutId],
-      foreignColumns: [setOut.jobId, setOut.id],
-    }),
+    check('change_thing_named', sql`(${table.kind}::text like 'thing.%') = (${table.thingId} is not null)`),
+    check('change_thing_kind', sql`(${table.thingKind} is null) = (${table.thingId} is null)`),
     foreignKey({ name: 'change_line', columns: [table.jobId, table.lineId], foreignColumns: [line.jobId, line.id] }),
-    foreignKey({
-      name: 'change_scale',
-      columns: [table.jobId, table.scaleId],
-      foreignColumns: [scale.jobId, scale.id],
-    }),
   ],
 );
 
@@ -317,7 +315,6 @@ export const OF_A_JOB = {
   job_member: 'job_id',
   invitation: 'job_id',
   line: 'job_id',
-  scale: 'job_id',
-  set_out: 'job_id',
   change: 'job_id',
-} as const;
+  ...Object.fromEntries(Object.values(THING_TABLES).map((table) => [getTableName(table), 'job_id'])),
+};

@@ -1,9 +1,8 @@
 import { useLocalStore } from '../adapters/local/local-store-loader.ts';
 import { MemoryStore } from '../adapters/local/memory-store.ts';
 import {
-  asThingResult,
+  changedThing,
   PROBLEMS,
-  thingStep,
   type Change,
   type ChangeResult,
   type JobWire,
@@ -12,7 +11,7 @@ import {
   type KeptThing,
   type ScaleWire,
   type SetOutWire,
-  type ThingStep,
+  type ThingChange,
   type ProblemCode,
 } from '@sprell/contract';
 
@@ -75,21 +74,20 @@ export class FakeServer {
     return { id: change.lineId, kind, number, position, source, label, note, revision: 0, deleted: false };
   }
 
-  #applyToThing(changeId: string, { kind, id, step, base, content }: ThingStep): ChangeResult {
-    const before = this.things.get(id);
-    if (base !== undefined && before && this.#revisionOf(base) !== before.thing.revision)
-      return asThingResult(changeId, before, true);
+  #applyToThing(change: ThingChange): ChangeResult {
+    const { id, of, thingId } = change;
+    const before = this.things.get(thingId)?.thing;
+    if ('base' in change && before && this.#revisionOf(change.base) !== before.revision)
+      return { id, status: 'thing.conflict', of, thing: before };
     const revision = (this.#revision += 1);
-    const said = content ?? { deleted: step === 'delete' };
-    const thing = { deleted: false, ...before?.thing, ...said, id, revision } as KeptThing['thing'];
-    this.things.set(id, { kind, thing });
-    this.#done.set(changeId, revision);
-    return asThingResult(changeId, { kind, thing }, false);
+    const thing = { ...changedThing(before ?? { id: thingId, deleted: false, revision }, change), revision };
+    this.things.set(thingId, { kind: of, thing });
+    this.#done.set(id, revision);
+    return { id, status: 'thing', of, thing };
   }
 
   #settle(change: Change): ChangeResult {
-    const step = thingStep(change);
-    if (step) return this.#applyToThing(change.id, step);
+    if ('thingId' in change) return this.#applyToThing(change);
     if ('lineId' in change) {
       const line = this.lines.get(change.lineId);
       // As the real one: a change made on another state of the line than the one it has is no change.

@@ -1,43 +1,31 @@
 import { createHash } from 'node:crypto';
 import {
-  asThingResult,
+  contentOf,
+  changedThing,
+  earlierForm,
+  isSameContent,
+  isSameValue,
+  kindNamed,
   THING_KINDS,
-  thingStep,
   type Change,
   type ChangeResult,
   type LineChange,
-  type ThingKind,
-  type ThingStep,
-  type ThingWires,
+  type ThingChange,
 } from '@sprell/contract';
 import type { JsonRow } from '../../db/json-rows.ts';
+import { thingToWire, type ThingRow } from '../../db/things.ts';
 import {
   lineToWire,
   readingColumns,
   readingToWire,
-  scaleToWire,
-  setOutToWire,
   type ChangeRow,
   type JobRow,
   type LineRow,
-  type ScaleRow,
-  type SetOutRow,
 } from '../jobs/jobs.repository.ts';
 
 export type KnownChange = JsonRow<ChangeRow>;
 export type KnownLine = Omit<JsonRow<LineRow>, 'createdAt'>;
-/** A thing of each kind, as it stands. */
-export interface KnownThings {
-  readonly scale: Omit<JsonRow<ScaleRow>, 'createdAt'>;
-  readonly setout: Omit<JsonRow<SetOutRow>, 'createdAt'>;
-}
-type KnownThing = KnownThings[ThingKind];
-type ThingLists = { readonly [Kind in ThingKind]: readonly KnownThings[Kind][] };
-
-const TO_WIRE: { readonly [Kind in ThingKind]: (row: KnownThings[Kind]) => ThingWires[Kind] } = {
-  scale: scaleToWire,
-  setout: setOutToWire,
-};
+type ThingRows = Readonly<Record<string, readonly ThingRow[]>>;
 
 /** What a batch is about, as it stands: lines and things of the job by the ids that the batch names. */
 export interface Known {
@@ -46,14 +34,17 @@ export interface Known {
   readonly lines: readonly KnownLine[];
   /** Those of the batch's numbers that a line of the job has. */
   readonly numbers: readonly number[];
-  readonly things: ThingLists;
+  /** By the name of their kind. */
+  readonly things: ThingRows;
+  /** How many things there are of each kind to which some are to be added. */
+  readonly counts: Readonly<Record<string, number>>;
 }
 
 /** What is to be kept of a batch. */
 export interface Written {
   readonly job: JobRow;
   readonly lines: readonly KnownLine[];
-  readonly things: ThingLists;
+  readonly things: ThingRows;
   readonly changes: readonly Omit<KnownChange, 'createdAt'>[];
 }
 
@@ -68,10 +59,11 @@ export class Batch {
   readonly #changes: Map<string, Omit<KnownChange, 'createdAt'>>;
   readonly #lines: Map<string, KnownLine>;
   readonly #numbers: Set<number>;
-  readonly #things: Readonly<Record<ThingKind, Map<string, KnownThing>>>;
+  readonly #things: ReadonlyMap<string, Map<string, ThingRow>>;
+  readonly #counts: Map<string, number>;
   readonly #touched = {
     lines: new Set<string>(),
-    things: { scale: new Set<string>(), setout: new Set<string>() },
+    things: new Map(THING_KINDS.map((kind) => [kind, new Set<string>()])),
     changes: new Set<string>(),
   };
   #job: JobRow;
@@ -83,7 +75,8 @@ export class Batch {
     this.#changes = byId(known.changes);
     this.#lines = byId(known.lines);
     this.#numbers = new Set(known.numbers);
-    this.#things = { scale: byId<KnownThing>(known.things.scale), setout: byId<KnownThing>(known.things.setout) };
+    this.#things = new Map(THING_KINDS.map((kind) => [kind, byId(known.things[kind] ?? [])]));
+    this.#counts = new Map(Object.entries(known.counts));
   }
 
   get revision(): number {
@@ -97,9 +90,7 @@ export class Batch {
     return {
       job: this.#job,
       lines: of(this.#lines, this.#touched.lines),
-      things: Object.fromEntries(
-        THING_KINDS.map((kind) => [kind, of(this.#things[kind], this.#touched.things[kind])]),
-      ) as unknown as ThingLists,
+      things: Object.fromEntries([...this.#touched.things].map(([kind, ids]) => [kind, of(this.#thingsOf(kind), ids)])),
       changes: of(this.#changes, this.#touched.changes),
     };
   }
@@ -115,8 +106,7 @@ export class Batch {
   }
 
   #applyNew(change: Change): ChangeResult {
-    const step = thingStep(change);
-    if (step) return this.#applyToThing(change, step);
+    if ('thingId' in change) return this.#applyToThing(change);
     if ('lineId' in change) return this.#applyToLine(change);
     this.#next();
     // A job that is added was made with the batch, or stood already: either way it reads as it does.
@@ -125,15 +115,16 @@ export class Batch {
   }
 
   /** The answer to a change that was done before: what it was done to, as it is by now. */
-  #asItStands(id: string, { lineId, scaleId, setOutId }: Omit<KnownChange, 'createdAt'>): ChangeResult {
-    const named: Readonly<Record<ThingKind, string | null>> = { scale: scaleId, setout: setOutId };
-    for (const kind of THING_KINDS) {
-      const thing = this.#things[kind].get(named[kind] ?? '');
-      if (thing) return thingResultOf(id, kind, thing, false);
-    }
+  #asItStands(id: string, { lineId, thingKind, thingId }: Omit<KnownChange, 'createdAt'>): ChangeResult {
+    const thing = thingKind === null ? undefined : this.#thingsOf(thingKind).get(thingId ?? '');
+    if (thingKind !== null && thing) return thingResult(id, thingKind, thing, false);
     const line = lineId === null ? undefined : this.#lines.get(lineId);
     if (line) return { id, status: 'applied', line: lineToWire(line) };
     return { id, status: 'reads', reading: readingToWire(this.#job) };
+  }
+
+  #thingsOf(kind: string): Map<string, ThingRow> {
+    return this.#things.get(kind) ?? new Map<string, ThingRow>();
   }
 
   #next(): number {
@@ -148,8 +139,8 @@ export class Batch {
       jobId: this.#job.id,
       kind: change.kind,
       lineId: 'lineId' in change ? change.lineId : null,
-      scaleId: 'scaleId' in change ? change.scaleId : null,
-      setOutId: 'setOutId' in change ? change.setOutId : null,
+      thingKind: 'thingId' in change ? change.of : null,
+      thingId: 'thingId' in change ? change.thingId : null,
       payloadHash: hash,
       revision: this.#job.revision,
     });
@@ -208,40 +199,59 @@ export class Batch {
     return { id, status: 'applied', line: lineToWire(put) };
   }
 
-  #applyToThing(change: Change, { kind, id, step, base, content }: ThingStep): ChangeResult {
-    const thing = this.#things[kind].get(id);
-    if (step === 'add') {
-      if (thing) {
-        const said = Object.entries(content ?? {});
-        const isSame = said.every(
-          ([key, value]) => JSON.stringify(thing[key as keyof KnownThing]) === JSON.stringify(value),
-        );
-        return thingResultOf(change.id, kind, thing, !isSame || thing.deletedAt !== null);
-      }
-      const made = { id, jobId: this.#job.id, ...content, revision: 0, deletedAt: null } as KnownThing;
-      return this.#putThing(change, kind, made);
-    }
-    if (!thing) return refused(change, `${kind}.not_found`);
-    if (thing.revision !== this.#baseRevision(base as number | string))
-      return thingResultOf(change.id, kind, thing, true);
-    const said = step === 'edit' ? content : { deletedAt: step === 'delete' ? now() : null };
-    return this.#putThing(change, kind, { ...thing, ...said } as KnownThing);
+  #applyToThing(change: ThingChange): ChangeResult {
+    const { of, thingId } = change;
+    const row = this.#thingsOf(of).get(thingId);
+    if (change.kind === 'thing.add') return this.#addThing(change, row);
+    if (!row) return refused(change, 'thing.not_found');
+    if (!this.#isBuiltOn(row, change)) return thingResult(change.id, of, row, true);
+    return this.#putThing(change, row);
   }
 
-  #putThing({ id }: Change, kind: ThingKind, thing: KnownThing): ChangeResult {
-    const put = { ...thing, revision: this.#next() };
-    this.#things[kind].set(thing.id, put);
-    this.#touched.things[kind].add(thing.id);
-    return thingResultOf(id, kind, put, false);
+  #addThing(change: Extract<ThingChange, { kind: 'thing.add' }>, before: ThingRow | undefined): ChangeResult {
+    const { of, thingId: id, content } = change;
+    if (before) {
+      // After a job was put back from a backup, several devices may send one thing again.
+      const isSame = isSameContent(contentOf(thingToWire(of, before)), content) && before.deletedAt === null;
+      return thingResult(change.id, of, before, !isSame);
+    }
+    const held = this.#counts.get(of) ?? 0;
+    if (held >= kindNamed(of).most) return refused(change, 'thing.too_many');
+    this.#counts.set(of, held + 1);
+    return this.#putThing(change, { id, jobId: this.#job.id, ...content, revision: 0, deletedAt: null });
+  }
+
+  /** Nobody else has changed what a change is about since it was made. */
+  #isBuiltOn(row: ThingRow, change: Exclude<ThingChange, { kind: 'thing.add' }>): boolean {
+    // Of two places the later is as good as the first.
+    if (change.kind === 'thing.move' || row.revision === this.#baseRevision(change.base)) return true;
+    if (change.kind !== 'thing.set' || kindNamed(change.of).together !== 'fields' || row.deletedAt !== null)
+      return false;
+    return Object.entries(change.fields).every(
+      ([name, value]) => isSameValue(row[name], change.was[name]) || isSameValue(row[name], value),
+    );
+  }
+
+  #putThing(change: ThingChange, row: ThingRow): ChangeResult {
+    const { of, thingId } = change;
+    const { deleted, ...thing } = changedThing({ ...row, deleted: row.deletedAt !== null }, change);
+    const deletedAt = deleted ? (row.deletedAt ?? now()) : null;
+    const put = { ...row, ...thing, deletedAt, revision: this.#next() };
+    this.#thingsOf(of).set(thingId, put);
+    this.#touched.things.get(of)?.add(thingId);
+    return thingResult(change.id, of, put, false);
   }
 }
 
 /** What counts as done and is remembered; a conflict or a refusal may be sent again. */
-const DONE: ReadonlySet<ChangeResult['status']> = new Set(['applied', 'reads', ...THING_KINDS]);
+const DONE: ReadonlySet<ChangeResult['status']> = new Set(['applied', 'reads', 'thing']);
 
-function thingResultOf(id: string, kind: ThingKind, thing: KnownThing, isConflict: boolean): ChangeResult {
-  return asThingResult(id, { kind, thing: TO_WIRE[kind](thing as never) }, isConflict);
-}
+const thingResult = (id: string, of: string, row: ThingRow, isConflict: boolean): ChangeResult => ({
+  id,
+  status: isConflict ? 'thing.conflict' : 'thing',
+  of,
+  thing: thingToWire(of, row),
+});
 
 const now = () => new Date().toISOString();
 const refused = ({ id }: Change, code: Refusal): ChangeResult => ({ id, status: 'refused', code });
@@ -252,8 +262,11 @@ function lineValues(change: Exclude<LineChange, { kind: 'line.add' | 'line.words
   return { position, source, label, note };
 }
 
-/** The order of keys does not matter to what a change says. */
+/**
+ * The order of keys does not matter to what a change says. One that was known by an earlier form is told by that: it may have
+ * been sent so, and be sent again in today's.
+ */
 function payloadHash(change: Change): string {
-  const text = JSON.stringify(Object.entries(change).sort(([a], [b]) => (a < b ? -1 : 1)));
+  const text = JSON.stringify(Object.entries(earlierForm(change) ?? change).sort(([a], [b]) => (a < b ? -1 : 1)));
   return createHash('sha256').update(text).digest('hex');
 }

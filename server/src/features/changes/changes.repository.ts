@@ -1,10 +1,11 @@
-import { thingStep, type Change, type Role, type ThingKind } from '@sprell/contract';
-import { and, eq, getTableColumns, sql } from 'drizzle-orm';
+import { THING_KINDS, type Change, type Role } from '@sprell/contract';
+import { and, count, eq, getTableColumns, sql, type SQL } from 'drizzle-orm';
 import { prepared, type Database } from '../../db/client.ts';
-import { asGiven, givenRows, jsonList } from '../../db/json-rows.ts';
-import { change, job, jobMember, line, scale, setOut } from '../../db/schema.ts';
+import { asGiven, givenRows, jsonList, jsonObject } from '../../db/json-rows.ts';
+import { change, job, jobMember, line } from '../../db/schema.ts';
+import { fieldsOf, tableOf } from '../../db/things.ts';
 import { isSeenBy, memberOf, roleFor } from '../jobs/jobs.repository.ts';
-import type { Known, KnownChange, KnownLine, KnownThings, Written } from './batch.ts';
+import type { Known, KnownChange, KnownLine, Written } from './batch.ts';
 
 const given = sql.placeholder;
 const uuids = (name: string) => sql`any(${given(name)}::uuid[])`;
@@ -27,16 +28,19 @@ const knowing = prepared((db) => {
       ),
       numbers: sql<number[]>`array(select ${line.number} from ${line}
         where ${line.jobId} = ${jobId} and ${line.number} = any(${given('numbers')}::int[]))`,
-      scale: jsonList<KnownThings['scale']>(
-        getTableColumns(scale),
-        undefined,
-        sql`from ${scale} where ${scale.jobId} = ${jobId} and ${scale.id} = ${uuids('scaleIds')}`,
-      ),
-      setout: jsonList<KnownThings['setout']>(
-        getTableColumns(setOut),
-        undefined,
-        sql`from ${setOut} where ${setOut.jobId} = ${jobId} and ${setOut.id} = ${uuids('setOutIds')}`,
-      ),
+      things: jsonObject(
+        THING_KINDS.map((kind) => {
+          const table = tableOf(kind);
+          return [
+            kind,
+            jsonList(
+              getTableColumns(table),
+              undefined,
+              sql`from ${table} where ${table.jobId} = ${jobId} and ${table.id} = ${uuids('thingIds')}`,
+            ),
+          ];
+        }),
+      ) as SQL<Known['things']>,
     })
     .from(job)
     .leftJoin(jobMember, memberOf(accountId))
@@ -51,8 +55,6 @@ export async function know(
   jobId: string,
   changes: readonly Change[],
 ): Promise<(Known & { readonly role: Role }) | undefined> {
-  const steps = changes.flatMap((one) => thingStep(one) ?? []);
-  const idsOf = (wanted: ThingKind) => steps.flatMap(({ kind, id }) => (kind === wanted ? [id] : []));
   const [found] = await knowing(db).execute({
     accountId,
     jobId,
@@ -61,22 +63,27 @@ export async function know(
     ),
     lineIds: changes.flatMap((one) => ('lineId' in one ? [one.lineId] : [])),
     numbers: changes.flatMap((one) => (one.kind === 'line.add' ? [one.number] : [])),
-    scaleIds: idsOf('scale'),
-    setOutIds: idsOf('setout'),
+    thingIds: changes.flatMap((one) => ('thingId' in one ? [one.thingId] : [])),
   });
-  if (!found) return undefined;
-  const { scale: scales, setout: setOuts, ...rest } = found;
-  return { ...rest, things: { scale: scales, setout: setOuts } };
+  return found && { ...found, counts: await countsOf(db, jobId, changes) };
+}
+
+/** How many things of those kinds there are to which some are to be added. */
+async function countsOf(db: Database, jobId: string, changes: readonly Change[]): Promise<Known['counts']> {
+  const kinds = new Set(changes.flatMap((one) => (one.kind === 'thing.add' ? [one.of] : [])));
+  const counted = [...kinds].map(async (kind) => {
+    const table = tableOf(kind);
+    const [found] = await db.select({ things: count() }).from(table).where(eq(table.jobId, jobId));
+    return [kind, found?.things ?? 0] as const;
+  });
+  return Object.fromEntries(await Promise.all(counted));
 }
 
 /** All of them are of the job that the statement names, whatever the rows say. */
 const OF_JOB = { leftOut: ['createdAt'], fixed: { jobId: given('jobId') } } as const;
 const LINE = givenRows(line, given('lines'), OF_JOB);
-const SCALE = givenRows(scale, given('scales'), OF_JOB);
-const SET_OUT = givenRows(setOut, given('setOuts'), OF_JOB);
 const CHANGE = givenRows(change, given('changes'), OF_JOB);
 
-const SET_OUT_SAID = ['name', 'shape', 'answer', 'fields', 'entries', 'revision', 'deletedAt'];
 const IF_COUNTED = sql`where exists (select from counted)`;
 
 /**
@@ -88,13 +95,14 @@ const writing = prepared((db) => {
     insert into ${line} (${LINE.into}) ${LINE.select} ${IF_COUNTED}
     on conflict (job_id, id) do update set ${asGiven(line, ['position', 'source', 'label', 'note', 'revision', 'deletedAt'])}
     returning ${line}.id`);
-  const scales = db.$with('scales', { id: scale.id }).as(sql`
-    insert into ${scale} (${SCALE.into}) ${SCALE.select} ${IF_COUNTED}
-    on conflict (job_id, id) do update set ${asGiven(scale, ['kind', 'paper', 'site', 'name', 'revision', 'deletedAt'])}
-    returning ${scale}.id`);
-  const setOuts = db.$with('set_outs', { id: setOut.id }).as(sql`
-    insert into ${setOut} (${SET_OUT.into}) ${SET_OUT.select} ${IF_COUNTED}
-    on conflict (job_id, id) do update set ${asGiven(setOut, SET_OUT_SAID)} returning ${setOut}.id`);
+  const things = THING_KINDS.map((kind) => {
+    const table = tableOf(kind);
+    const rows = givenRows(table, given(`things_${kind}`), OF_JOB);
+    return db.$with(`things_${kind}`, { id: table.id }).as(sql`
+      insert into ${table} (${rows.into}) ${rows.select} ${IF_COUNTED}
+      on conflict (job_id, id) do update set ${asGiven(table, [...fieldsOf(kind), 'revision', 'deletedAt'])}
+      returning ${table}.id`);
+  });
   const changes = db
     .$with('changes', { id: change.id })
     .as(sql`insert into ${change} (${CHANGE.into}) ${CHANGE.select} ${IF_COUNTED} returning id`);
@@ -103,7 +111,11 @@ const writing = prepared((db) => {
       length_style = ${given('lengthStyle')}, finest = ${given('finest')}, metric_step = ${given('metricStep')},
       rounding = ${given('rounding')}, fractions = ${given('fractions')}
     where id = ${given('jobId')} and revision = ${given('before')} and deleted_at is null returning id`);
-  return db.with(counted, lines, scales, setOuts, changes).select().from(counted).prepare('write_batch');
+  return db
+    .with(counted, lines, ...things, changes)
+    .select()
+    .from(counted)
+    .prepare('write_batch');
 });
 
 /** @returns whether it was written: the job was still at the revision `before` */
@@ -111,8 +123,7 @@ export async function write(db: Database, before: number, { job: row, ...rows }:
   const { id: jobId, revision, nextNumber, lengthStyle, finest, metricStep, rounding, fractions } = row;
   const [done] = await writing(db).execute({
     lines: JSON.stringify(rows.lines),
-    scales: JSON.stringify(rows.things.scale),
-    setOuts: JSON.stringify(rows.things.setout),
+    ...Object.fromEntries(THING_KINDS.map((kind) => [`things_${kind}`, JSON.stringify(rows.things[kind])])),
     changes: JSON.stringify(rows.changes),
     ...{ jobId, before, revision, nextNumber, lengthStyle, finest, metricStep, rounding, fractions },
   });

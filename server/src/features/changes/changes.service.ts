@@ -1,10 +1,11 @@
-import type { Change, ChangeResult, UnfitChange } from '@sprell/contract';
+import type { ChangeResult, SentChange, UnfitChange } from '@sprell/contract';
 import type { Database, OpenDatabase } from '../../db/client.ts';
 import { ProblemError } from '../../http/problem-error.ts';
 import type { JobFeed } from '../feed/job-feed.ts';
 import { countJobs, countHeld, insertJob, readingColumns, type JobRow } from '../jobs/jobs.repository.ts';
 import { noSuchJob } from '../jobs/jobs.service.ts';
 import { Batch } from './batch.ts';
+import { earlierResult } from './earlier-result.ts';
 import { know, write } from './changes.repository.ts';
 import { InTurn } from './in-turn.ts';
 
@@ -20,7 +21,7 @@ export interface ChangesService {
 
 /** Changes, and the history of the job that they were made in, where whoever sends them knows of it. */
 export interface Sent {
-  readonly changes: readonly (Change | UnfitChange)[];
+  readonly changes: readonly SentChange[];
   readonly history?: string | undefined;
 }
 
@@ -65,7 +66,9 @@ export function makeChangesService(
 
 /** Looks, works it out, and writes, provided that nothing was written to the job in between. */
 async function applyTo(db: Database, accountId: string, jobId: string, sent: Sent) {
-  const changes = sent.changes.filter((one) => one.kind !== 'unfit');
+  const changes = sent.changes.flatMap((one) =>
+    one.kind === 'unfit' ? [] : one.kind === 'earlier' ? [one.change] : [one],
+  );
   for (let tries = 0; tries < TRIES; tries += 1) {
     const known = await know(db, accountId, jobId, changes);
     if (!known) throw noSuchJob();
@@ -74,7 +77,7 @@ async function applyTo(db: Database, accountId: string, jobId: string, sent: Sen
     if (known.role === 'read') throw new ProblemError('job.read_only', 'This job is yours to read, not to change.');
     await checkRoom(db, known.job, changes.filter(isAdd).length);
     const batch = new Batch(accountId, known);
-    const results = sent.changes.map((one) => (one.kind === 'unfit' ? refusedUnfit(one) : batch.apply(one)));
+    const results = sent.changes.map((one) => resultOf(batch, one));
     const written = batch.written();
     if (!written || (await write(db, known.job.revision, written))) return { revision: batch.revision, results };
   }
@@ -88,6 +91,12 @@ async function checkRoom(db: Database, { id, revision }: JobRow, added: number):
     throw new ProblemError('job.full', `No more than ${MOST_HELD} lines are kept in one job; go on in a new one.`);
 }
 
+/** What becomes of one change, told in the form in which it was sent. */
+function resultOf(batch: Batch, sent: SentChange): ChangeResult {
+  if (sent.kind === 'unfit') return refusedUnfit(sent);
+  return sent.kind === 'earlier' ? earlierResult(sent.change, batch.apply(sent.change)) : batch.apply(sent);
+}
+
 const refusedUnfit = ({ id, problem }: UnfitChange): ChangeResult => ({
   id,
   status: 'refused',
@@ -95,4 +104,5 @@ const refusedUnfit = ({ id, problem }: UnfitChange): ChangeResult => ({
   problem,
 });
 
-const isAdd = ({ kind }: Change) => kind === 'line.words' || (kind.endsWith('.add') && kind !== 'job.add');
+const isAdd = ({ kind }: { readonly kind: string }) =>
+  kind === 'line.words' || (kind.endsWith('.add') && kind !== 'job.add');

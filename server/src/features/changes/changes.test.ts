@@ -48,7 +48,13 @@ const aReading = (more: object = {}): Change => ({
 });
 
 const SCALE = { kind: 'sizes' as const, paper: '1/4"', site: `1'`, name: 'Old drawings' };
-const aScale = (scaleId = uuidv7()) => ({ id: uuidv7(), kind: 'scale.add' as const, scaleId, scale: SCALE });
+const aScale = (scaleId = uuidv7()) => ({
+  id: uuidv7(),
+  kind: 'thing.add' as const,
+  of: 'scale' as const,
+  thingId: scaleId,
+  content: SCALE,
+});
 
 async function send(changes: readonly Change[], to = jobId) {
   const answer = await me.browser.post(`/api/jobs/${to}/changes`).send({ changes });
@@ -206,28 +212,35 @@ describe('the one path for writes', () => {
 
   it('adds, edits, takes off and brings back drawing scales, each once, and answers what was changed meanwhile', async () => {
     const add = aScale();
-    const { scaleId } = add;
-    const edit: Change = { id: uuidv7(), kind: 'scale.edit', scaleId, base: add.id, scale: { ...SCALE, site: `2'` } };
+    const { thingId: scaleId } = add;
+    const edit: Change = {
+      id: uuidv7(),
+      kind: 'thing.edit',
+      of: 'scale',
+      thingId: scaleId,
+      base: add.id,
+      content: { ...SCALE, site: `2'` },
+    };
     const { body } = await send([add, edit, edit, add]);
-    expect(body.results.map(({ status }) => status)).toEqual(['scale', 'scale', 'scale', 'scale']);
+    expect(body.results.map(({ status }) => status)).toEqual(['thing', 'thing', 'thing', 'thing']);
     expect(body.revision).toBe(2);
-    const late: Change = { id: uuidv7(), kind: 'scale.edit', scaleId, base: 1, scale: SCALE };
-    const off: Change = { id: uuidv7(), kind: 'scale.delete', scaleId, base: 2 };
+    const late: Change = { id: uuidv7(), kind: 'thing.edit', of: 'scale', thingId: scaleId, base: 1, content: SCALE };
+    const off: Change = { id: uuidv7(), kind: 'thing.delete', of: 'scale', thingId: scaleId, base: 2 };
     const next = await send([late, off]);
     expect(next.body.results).toMatchObject([
-      { status: 'scale.conflict', scale: { site: `2'`, revision: 2 } },
-      { status: 'scale', scale: { deleted: true, revision: 3 } },
+      { status: 'thing.conflict', of: 'scale', thing: { site: `2'`, revision: 2 } },
+      { status: 'thing', thing: { deleted: true, revision: 3 } },
     ]);
-    await send([{ id: uuidv7(), kind: 'scale.restore', scaleId, base: 3 }]);
+    await send([{ id: uuidv7(), kind: 'thing.restore', of: 'scale', thingId: scaleId, base: 3 }]);
     expect((await stored()).scales).toEqual([{ id: scaleId, ...SCALE, site: `2'`, revision: 4, deleted: false }]);
     const { body: none } = await send([
-      { id: uuidv7(), kind: 'scale.delete', scaleId: uuidv7(), base: 1 },
+      { id: uuidv7(), kind: 'thing.delete', of: 'scale', thingId: uuidv7(), base: 1 },
       aScale(scaleId),
     ]);
     expect(none.results).toMatchObject([
-      { status: 'refused', code: 'scale.not_found' },
+      { status: 'refused', code: 'thing.not_found' },
       // It says something else by now.
-      { status: 'scale.conflict', scale: { revision: 4 } },
+      { status: 'thing.conflict', of: 'scale', thing: { revision: 4 } },
     ]);
   });
 
@@ -262,26 +275,33 @@ describe('the one path for writes', () => {
   it('keeps setting-outs the same way, field by field, and mixes nothing up with scales', async () => {
     const setOutId = uuidv7();
     const gable = { name: 'Gable', shape: 'right-triangle', answer: '', fields: ['rise', 'run'], entries: [`5'`, ''] };
-    const add: Change = { id: uuidv7(), kind: 'setout.add', setOutId, setOut: gable };
+    const add: Change = { id: uuidv7(), kind: 'thing.add', of: 'setout', thingId: setOutId, content: gable };
     const wider = { ...gable, fields: ['run', 'pitch'], entries: [`6' + rail`, '10:12'] };
-    const edit: Change = { id: uuidv7(), kind: 'setout.edit', setOutId, base: add.id, setOut: wider };
+    const edit: Change = {
+      id: uuidv7(),
+      kind: 'thing.edit',
+      of: 'setout',
+      thingId: setOutId,
+      base: add.id,
+      content: wider,
+    };
     const { body } = await send([add, aScale(), edit, add]);
-    expect(body.results.map(({ status }) => status)).toEqual(['setout', 'scale', 'setout', 'setout']);
+    expect(body.results.map(({ status }) => status)).toEqual(['thing', 'thing', 'thing', 'thing']);
     expect((await stored()).setOuts).toEqual([{ id: setOutId, ...wider, revision: 3, deleted: false }]);
     expect((await stored()).scales).toHaveLength(1);
-    const late: Change = { id: uuidv7(), kind: 'setout.delete', setOutId, base: 1 };
-    const next = await send([late, { ...late, id: uuidv7(), base: 3 }, { ...late, kind: 'setout.restore', base: 4 }]);
+    const late: Change = { id: uuidv7(), kind: 'thing.delete', of: 'setout', thingId: setOutId, base: 1 };
+    const next = await send([late, { ...late, id: uuidv7(), base: 3 }, { ...late, kind: 'thing.restore', base: 4 }]);
     expect(next.body.results).toMatchObject([
-      { status: 'setout.conflict', setOut: { revision: 3 } },
-      { status: 'setout', setOut: { deleted: true, revision: 4 } },
-      { status: 'setout', setOut: { deleted: false, revision: 5 } },
+      { status: 'thing.conflict', of: 'setout', thing: { revision: 3 } },
+      { status: 'thing', thing: { deleted: true, revision: 4 } },
+      { status: 'thing', thing: { deleted: false, revision: 5 } },
     ]);
     const none = await send([
-      { ...late, id: uuidv7(), setOutId: uuidv7() },
+      { ...late, id: uuidv7(), thingId: uuidv7() },
       { ...add, id: uuidv7() },
     ]);
-    expect(none.body.results).toMatchObject([{ code: 'setout.not_found' }, { status: 'setout.conflict' }]);
-    const uneven = await send([{ ...add, id: uuidv7(), setOutId: uuidv7(), setOut: { ...gable, entries: ['1'] } }]);
+    expect(none.body.results).toMatchObject([{ code: 'thing.not_found' }, { status: 'thing.conflict' }]);
+    const uneven = await send([{ ...add, id: uuidv7(), thingId: uuidv7(), content: { ...gable, entries: ['1'] } }]);
     expect(uneven.body.results).toMatchObject([{ status: 'refused', code: 'change.unfit' }]);
   });
 
@@ -305,19 +325,25 @@ describe('the one path for writes', () => {
     const reached = await send([
       anEdit(anAdd({ lineId: theirLine }), 1, 'x'),
       { id: uuidv7(), kind: 'line.delete', lineId: theirLine, base: 1 },
-      { id: uuidv7(), kind: 'scale.delete', scaleId: theirScale, base: 1 },
-      { id: uuidv7(), kind: 'setout.delete', setOutId: theirRing, base: 1 },
+      { id: uuidv7(), kind: 'thing.delete', of: 'scale', thingId: theirScale, base: 1 },
+      { id: uuidv7(), kind: 'thing.delete', of: 'setout', thingId: theirRing, base: 1 },
     ]);
     expect(reached.body.results).toMatchObject(
-      ['line.not_found', 'line.not_found', 'scale.not_found', 'setout.not_found'].map((code) => ({ code })),
+      ['line.not_found', 'line.not_found', 'thing.not_found', 'thing.not_found'].map((code) => ({ code })),
     );
     // An id that is theirs as well is an id like any other here; what is theirs under it stays as it was.
     const added = await send([
       anAdd({ lineId: theirLine }),
       aScale(theirScale),
-      { id: uuidv7(), kind: 'setout.add', setOutId: theirRing, setOut: { ...ring, name: 'Ours', answer: '' } },
+      {
+        id: uuidv7(),
+        kind: 'thing.add',
+        of: 'setout',
+        thingId: theirRing,
+        content: { ...ring, name: 'Ours', answer: '' },
+      },
     ]);
-    expect(added.body.results).toMatchObject([{ status: 'applied' }, { status: 'scale' }, { status: 'setout' }]);
+    expect(added.body.results).toMatchObject([{ status: 'applied' }, { status: 'thing' }, { status: 'thing' }]);
     const { pool } = test.database;
     for (const [table, what] of [
       ['line', { source: '1', revision: '1' }],

@@ -1,3 +1,4 @@
+import type { Content } from '@sprell/contract';
 import type { LengthStyle } from '@sprell/core';
 
 /** A made-up job: its lines as a person would type them, numbered from 1 in this order. */
@@ -7,70 +8,78 @@ export interface DemoJob {
   readonly lines: readonly (readonly [label: string | null, source: string, note?: string])[];
   /** Headings, by the number of the line that each stands above. */
   readonly headings?: Readonly<Record<number, string>>;
-  readonly scales?: readonly DemoScale[];
-  readonly setOuts?: readonly DemoSetOut[];
+  /** Its things, by the name of their kind, with entries as a person would type them. */
+  readonly things?: Readonly<Record<string, readonly Content[]>>;
 }
 
-/** A shape under a name: which, and what is typed in its fields. */
+/** Shapes under a name: which, and what is typed in its fields. */
 type DemoSetOut = readonly [name: string, shape: string, givens: Readonly<Record<string, string>>];
+const setOuts = (...all: readonly DemoSetOut[]): readonly Content[] =>
+  all.map(([name, shape, givens]) => {
+    return { name, shape, answer: '', fields: Object.keys(givens), entries: Object.values(givens) };
+  });
 
-/** What a drawing is called, and so much on it for so much on site. */
+/** What drawings are called, and so much on each for so much on site. */
 type DemoScale = readonly [name: string | null, kind: 'sizes' | 'ratio' | 'copy', paper: string, site: string];
+const scales = (...all: readonly DemoScale[]): readonly Content[] =>
+  all.map(([name, kind, paper, site]) => ({ name, kind, paper, site }));
 
 /** Three jobs of a crew of three. Every name, figure and price is made up. */
 export const DEMO_JOBS: readonly DemoJob[] = [
   {
     title: 'Bandstand, Quill Park',
     length: 'ft-in',
-    scales: [
-      ['Old drawings', 'sizes', '1/4"', `1'`],
-      ['Post shoes', 'ratio', '1', '20'],
-      ['Roof plan, a poor copy', 'copy', '6 3/8"', `26' 4"`],
-    ],
-    setOuts: [
-      ['Ring of plates', 'polygon', { sides: '8', flats: '#1', plate: '7 1/4"' }],
-      [
-        'Common rafters',
-        'rafter',
-        { span: '#1', pitch: '6:12', ridge: '7 1/4"', overhang: `1' 6"`, depth: '5 1/2"', seat: '3 1/2"' },
-      ],
-      [
-        'Eight hips',
-        'hip',
-        {
-          run: '#1 / 2',
-          pitch: '6:12',
-          corner: '135°',
-          ridge: '7 1/4"',
-          overhang: `1' 6"`,
-          thick: '1 1/2"',
-          depth: '5 1/2"',
-          stand: '4 3/8"',
-        },
-      ],
-      [
-        'Jacks beside the hips',
-        'jacks',
-        { run: '#1 / 2', pitch: '6:12', corner: '135°', thick: '1 1/2"', centres: '16"' },
-      ],
-      ['Balusters', 'spacing-gaps', { length: 'rail', width: '1 1/2"', count: '13' }],
-      ['Arch between two posts', 'arc', { chord: 'opening', rise: '9"' }],
-      ['Steps to the deck', 'steps', { total: '#31', count: '3', going: '11"', tread: '1 1/4"' }],
-      [
-        'Stair to the store loft',
-        'steps',
-        {
-          structure: `7' 9 1/2"`,
-          above: '3/4"',
-          below: '1/2"',
-          going: '10"',
-          floor: '8 1/2"',
-          steepestSlope: '40°',
-        },
-      ],
-      ['Pads under the posts', 'slab', { length: '18"', width: '18"', depth: '12"', count: '8', yield: '0.6 cu ft' }],
-      ['Ring of stone around it', 'ring', { inner: `30'`, width: `2' 6"` }],
-    ],
+    things: {
+      scale: scales(
+        ['Old drawings', 'sizes', '1/4"', `1'`],
+        ['Post shoes', 'ratio', '1', '20'],
+        ['Roof plan, a poor copy', 'copy', '6 3/8"', `26' 4"`],
+      ),
+      setout: setOuts(
+        ['Ring of plates', 'polygon', { sides: '8', flats: '#1', plate: '7 1/4"' }],
+        [
+          'Common rafters',
+          'rafter',
+          { span: '#1', pitch: '6:12', ridge: '7 1/4"', overhang: `1' 6"`, depth: '5 1/2"', seat: '3 1/2"' },
+        ],
+        [
+          'Eight hips',
+          'hip',
+          {
+            run: '#1 / 2',
+            pitch: '6:12',
+            corner: '135°',
+            ridge: '7 1/4"',
+            overhang: `1' 6"`,
+            thick: '1 1/2"',
+            depth: '5 1/2"',
+            stand: '4 3/8"',
+          },
+        ],
+        [
+          'Jacks beside the hips',
+          'jacks',
+          { run: '#1 / 2', pitch: '6:12', corner: '135°', thick: '1 1/2"', centres: '16"' },
+        ],
+        ['Balusters', 'spacing-gaps', { length: 'rail', width: '1 1/2"', count: '13' }],
+        ['Arch between two posts', 'arc', { chord: 'opening', rise: '9"' }],
+        ['Steps to the deck', 'steps', { total: '#31', count: '3', going: '11"', tread: '1 1/4"' }],
+        [
+          'Stair to the store loft',
+          'steps',
+          {
+            structure: `7' 9 1/2"`,
+            above: '3/4"',
+            below: '1/2"',
+            going: '10"',
+            floor: '8 1/2"',
+            steepestSlope: '40°',
+          },
+        ],
+        ['Pads under the posts', 'slab', { length: '18"', width: '18"', depth: '12"', count: '8', yield: '0.6 cu ft' }],
+        ['Ring of stone around it', 'ring', { inner: `30'`, width: `2' 6"` }],
+      ),
+    },
     headings: {
       1: 'Plan',
       6: 'Posts',
@@ -133,18 +142,20 @@ export const DEMO_JOBS: readonly DemoJob[] = [
   {
     title: 'Allotment tool store',
     length: 'mm',
-    scales: [[null, 'ratio', '1', '50']],
-    setOuts: [
-      ['Floor frame, taped', 'square-check', { length: '#1', width: '#2', rising: '3004 mm', falling: '2996 mm' }],
-      ['Studs, long side', 'spacing-centres', { length: '#1', width: '45 mm', centres: '400 mm' }],
-      ['Base', 'slab', { length: '#1 + 200 mm', width: '#2 + 200 mm', depth: '100 mm', yield: '12 l' }],
-      [
-        'Low wall at the back',
-        'wall',
-        { length: '#1', height: '600 mm', thick: '140 mm', openings: '400 mm * 200 mm' },
-      ],
-      ['Fence posts', 'holes', { diameter: '250 mm', depth: '600 mm', count: '7', yield: '12 l' }],
-    ],
+    things: {
+      scale: scales([null, 'ratio', '1', '50']),
+      setout: setOuts(
+        ['Floor frame, taped', 'square-check', { length: '#1', width: '#2', rising: '3004 mm', falling: '2996 mm' }],
+        ['Studs, long side', 'spacing-centres', { length: '#1', width: '45 mm', centres: '400 mm' }],
+        ['Base', 'slab', { length: '#1 + 200 mm', width: '#2 + 200 mm', depth: '100 mm', yield: '12 l' }],
+        [
+          'Low wall at the back',
+          'wall',
+          { length: '#1', height: '600 mm', thick: '140 mm', openings: '400 mm * 200 mm' },
+        ],
+        ['Fence posts', 'holes', { diameter: '250 mm', depth: '600 mm', count: '7', yield: '12 l' }],
+      ),
+    },
     lines: [
       ['length outside', `2 m 40`],
       ['depth outside', `1.8 m`],
@@ -161,27 +172,29 @@ export const DEMO_JOBS: readonly DemoJob[] = [
   {
     title: 'Chapel porch',
     length: 'ft-in',
-    setOuts: [
-      ['Door arch', 'arc', { chord: '#1', rise: '#4' }],
-      ['Gable', 'right-triangle', { run: `(#1 + 2 * 6") / 2`, pitch: '10:12' }],
-      ['Oval light in the gable', 'ellipse', { long: `2' 6"`, short: `1' 8"` }],
-      ['Corner brace', 'triangle', { a: `2' 2"`, b: `1' 6"`, C: '90°' }],
-      ['Railing to the steps', 'spacing-members', { length: `4' 7"`, width: '1 1/4"', largest: '4"' }],
-      ['Lamp base', 'circle', { around: `3' 1 3/4"` }],
-      [
-        'Footings of the gate posts',
-        'footing',
-        {
-          footLength: `2'`,
-          footWidth: `2'`,
-          topLength: `1' 2"`,
-          topWidth: `1' 2"`,
-          height: `1' 6"`,
-          count: '2',
-          yield: '0.45 cu ft',
-        },
-      ],
-    ],
+    things: {
+      setout: setOuts(
+        ['Door arch', 'arc', { chord: '#1', rise: '#4' }],
+        ['Gable', 'right-triangle', { run: `(#1 + 2 * 6") / 2`, pitch: '10:12' }],
+        ['Oval light in the gable', 'ellipse', { long: `2' 6"`, short: `1' 8"` }],
+        ['Corner brace', 'triangle', { a: `2' 2"`, b: `1' 6"`, C: '90°' }],
+        ['Railing to the steps', 'spacing-members', { length: `4' 7"`, width: '1 1/4"', largest: '4"' }],
+        ['Lamp base', 'circle', { around: `3' 1 3/4"` }],
+        [
+          'Footings of the gate posts',
+          'footing',
+          {
+            footLength: `2'`,
+            footWidth: `2'`,
+            topLength: `1' 2"`,
+            topWidth: `1' 2"`,
+            height: `1' 6"`,
+            count: '2',
+            yield: '0.45 cu ft',
+          },
+        ],
+      ),
+    },
     lines: [
       ['opening', `5' 11 3/8"`],
       ['jambs', `2 * 3 3/4"`],

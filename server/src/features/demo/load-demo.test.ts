@@ -71,7 +71,9 @@ describe('the demo', () => {
     for (const [at, { id }] of (jobs as { id: string }[]).entries()) {
       const { body } = await me.browser.get(`/api/jobs/${id}`);
       const { lines, setOuts } = body as { lines: Line[]; setOuts: SetOut[] };
-      expect(setOuts.map(({ name }) => name)).toEqual(DEMO_JOBS[at]?.setOuts?.map(([name]) => name));
+      expect(setOuts.map(({ name }) => name)).toEqual(
+        DEMO_JOBS[at]?.things?.['setout']?.map((content) => content['name']),
+      );
       const worked = lines.filter(({ kind }) => kind === 'worked');
       const numbers = new Map(worked.map((line) => [line.id, line.number]));
       const shown = (source: string) => fromStored(source, (lineId) => numbers.get(lineId));

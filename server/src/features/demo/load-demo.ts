@@ -1,8 +1,9 @@
 import { toStored } from '@sprell/core';
-import { positionsBetween } from '@sprell/contract';
+import { KINDS, positionsBetween, type Content, type Kind } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import type { Executor } from '../../db/client.ts';
-import { job, line, scale, setOut } from '../../db/schema.ts';
+import { job, line } from '../../db/schema.ts';
+import { tableOf } from '../../db/things.ts';
 import { DEMO_JOBS, type DemoJob } from './demo-jobs.ts';
 
 /** Gives an account the made-up jobs as its own. */
@@ -16,13 +17,13 @@ async function addJob(tx: Executor, accountId: string, demo: DemoJob): Promise<v
   const last = demo.lines.length;
   const rowCount = last + Object.keys(demo.headings ?? {}).length;
   const positions = positionsBetween(undefined, undefined, rowCount);
-  const { scales = [], setOuts = [] } = demo;
+  const things = KINDS.flatMap((kind) => contentsOf(kind, demo).map((content) => ({ kind, content })));
   const stored = (source: string) => toStored(source, (used) => ids[used - 1]);
   await tx.insert(job).values({
     id: jobId,
     ownerId: accountId,
     title: demo.title,
-    revision: rowCount + scales.length + setOuts.length,
+    revision: rowCount + things.length,
     nextNumber: last + 1,
     lengthStyle: demo.length,
   });
@@ -43,22 +44,17 @@ async function addJob(tx: Executor, accountId: string, demo: DemoJob): Promise<v
     ];
   });
   await tx.insert(line).values(rows);
-  if (scales.length > 0)
-    await tx.insert(scale).values(
-      scales.map(([name, kind, paper, site], index) => {
-        const revision = rowCount + index + 1;
-        return { id: uuidv7(), jobId, name, kind, paper, site, revision };
-      }),
-    );
-  if (setOuts.length > 0)
-    await tx.insert(setOut).values(
-      setOuts.map(([name, shape, givens], index) => {
-        const revision = rowCount + scales.length + index + 1;
-        const entries = Object.values(givens).map(stored);
-        return { id: uuidv7(), jobId, name, shape, fields: Object.keys(givens), entries, revision };
-      }),
-    );
+  for (const [index, { kind, content }] of things.entries()) {
+    const revision = rowCount + index + 1;
+    await tx.insert(tableOf(kind.name)).values({ id: uuidv7(), jobId, ...storedContent(kind, content), revision });
+  }
 
+  /** What a thing says, its entries as they are kept. */
+  function storedContent({ entries }: Kind, content: Content): Content {
+    const storedAll = (value: unknown): unknown =>
+      typeof value === 'string' ? stored(value) : Array.isArray(value) ? value.map(storedAll) : value;
+    return { ...content, ...Object.fromEntries(entries.map((name) => [name, storedAll(content[name])])) };
+  }
   function rowAt() {
     at += 1;
     return { jobId, position: positions[at - 1] as string, revision: at };
@@ -66,4 +62,11 @@ async function addJob(tx: Executor, accountId: string, demo: DemoJob): Promise<v
   function wordsAt(heading: string) {
     return { ...rowAt(), id: uuidv7(), kind: 'heading' as const, source: '', label: heading };
   }
+}
+
+/** What the things of a kind say, in their order. */
+function contentsOf({ name, isOrdered }: Kind, { things }: DemoJob): readonly Content[] {
+  const contents = things?.[name] ?? [];
+  const positions = positionsBetween(undefined, undefined, contents.length);
+  return isOrdered ? contents.map((content, index) => ({ ...content, position: positions[index] })) : contents;
 }

@@ -1,14 +1,21 @@
-import type { JobWire, LineWire, ReadingWire, Role, ScaleWire, SetOutWire } from '@sprell/contract';
+import {
+  listsOf,
+  THING_KINDS,
+  type JobWire,
+  type LineWire,
+  type ReadingWire,
+  type Role,
+  type Things,
+} from '@sprell/contract';
 import { and, asc, count, eq, isNotNull, isNull, or, sql, type Placeholder, type SQL } from 'drizzle-orm';
 import type { PgColumn } from 'drizzle-orm/pg-core';
 import { prepared, type Database, type Executor } from '../../db/client.ts';
-import { jsonList } from '../../db/json-rows.ts';
-import { job, jobMember, line, scale, setOut, type change } from '../../db/schema.ts';
+import { jsonList, jsonObject } from '../../db/json-rows.ts';
+import { job, jobMember, line, type change } from '../../db/schema.ts';
+import { tableOf, thingColumns } from '../../db/things.ts';
 
 export type JobRow = typeof job.$inferSelect;
 export type LineRow = typeof line.$inferSelect;
-export type ScaleRow = typeof scale.$inferSelect;
-export type SetOutRow = typeof setOut.$inferSelect;
 export type ChangeRow = typeof change.$inferSelect;
 
 /** A row as it is, or as it came in JSON. */
@@ -17,15 +24,6 @@ type Deletable<Row> = Omit<Row, 'createdAt' | 'deletedAt'> & { readonly deletedA
 export function lineToWire(row: Deletable<LineRow>): LineWire {
   const { id, kind, number, position, source, label, note, revision, deletedAt } = row;
   return { id, kind, number, position, source, label, note, revision, deleted: deletedAt !== null };
-}
-
-export function scaleToWire({ id, kind, paper, site, name, revision, deletedAt }: Deletable<ScaleRow>): ScaleWire {
-  return { id, kind, paper, site, name, revision, deleted: deletedAt !== null };
-}
-
-export function setOutToWire(row: Deletable<SetOutRow>): SetOutWire {
-  const { id, name, shape, answer, fields, entries, revision, deletedAt } = row;
-  return { id, name, shape, answer, fields, entries, revision, deleted: deletedAt !== null };
 }
 
 export function readingToWire({ lengthStyle, finest, metricStep, rounding, fractions }: JobRow): ReadingWire {
@@ -88,7 +86,9 @@ export async function countJobs(db: Executor, accountId: string): Promise<number
 /** Lines and things of a job, those that were taken off among them. */
 export async function countHeld(db: Executor, jobId: string): Promise<number> {
   const counts = await Promise.all(
-    [line, scale, setOut].map((table) => db.select({ held: count() }).from(table).where(eq(table.jobId, jobId))),
+    [line, ...THING_KINDS.map(tableOf)].map((table) =>
+      db.select({ held: count() }).from(table).where(eq(table.jobId, jobId)),
+    ),
   );
   return counts.reduce((sum, [found]) => sum + (found?.held ?? 0), 0);
 }
@@ -106,27 +106,6 @@ const LINE_WIRE: Readonly<Record<keyof LineWire, PgColumn | SQL>> = {
   revision: line.revision,
   deleted: isDeleted(line.deletedAt),
 };
-const SCALE_WIRE: Readonly<Record<keyof ScaleWire, PgColumn | SQL>> = {
-  id: scale.id,
-  kind: scale.kind,
-  paper: scale.paper,
-  site: scale.site,
-  name: scale.name,
-  revision: scale.revision,
-  deleted: isDeleted(scale.deletedAt),
-};
-
-const SET_OUT_WIRE: Readonly<Record<keyof SetOutWire, PgColumn | SQL>> = {
-  id: setOut.id,
-  name: setOut.name,
-  shape: setOut.shape,
-  answer: setOut.answer,
-  fields: setOut.fields,
-  entries: setOut.entries,
-  revision: setOut.revision,
-  deleted: isDeleted(setOut.deletedAt),
-};
-
 const reading = prepared((db) => {
   const [accountId, jobId, after] = [sql.placeholder('accountId'), sql.placeholder('jobId'), sql.placeholder('after')];
   return db
@@ -138,16 +117,19 @@ const reading = prepared((db) => {
         sql`${line.position}, ${line.id}`,
         sql`from ${line} where ${line.jobId} = ${jobId} and ${line.revision} > ${after}`,
       ),
-      scales: jsonList<ScaleWire>(
-        SCALE_WIRE,
-        sql`${scale.id}`,
-        sql`from ${scale} where ${scale.jobId} = ${jobId} and ${scale.revision} > ${after}`,
-      ),
-      setOuts: jsonList<SetOutWire>(
-        SET_OUT_WIRE,
-        sql`${setOut.id}`,
-        sql`from ${setOut} where ${setOut.jobId} = ${jobId} and ${setOut.revision} > ${after}`,
-      ),
+      things: jsonObject(
+        THING_KINDS.map((kind) => {
+          const table = tableOf(kind);
+          return [
+            kind,
+            jsonList(
+              { ...thingColumns(kind), id: table.id, revision: table.revision, deleted: isDeleted(table.deletedAt) },
+              sql`${table.id}`,
+              sql`from ${table} where ${table.jobId} = ${jobId} and ${table.revision} > ${after}`,
+            ),
+          ];
+        }),
+      ) as SQL<Things>,
     })
     .from(job)
     .leftJoin(jobMember, memberOf(accountId))
@@ -156,8 +138,8 @@ const reading = prepared((db) => {
 });
 
 /**
- * A job with its lines, scales and setting-outs that changed after a revision; -1 for all. Deleted ones too: entries that used them
- * still name them, and they can be brought back. One statement, so that all of it is of one moment.
+ * A job with its lines and things that changed after a revision; -1 for all. Deleted ones too: entries that used them still
+ * name them, and they can be brought back. One statement, so that all of it is of one moment.
  */
 export async function readJob(
   db: Database,
@@ -173,8 +155,7 @@ export async function readJob(
     reading: readingToWire(found.job),
     role: found.role,
     lines: [...found.lines],
-    scales: [...found.scales],
-    setOuts: [...found.setOuts],
+    ...listsOf(found.things),
   };
 }
 

@@ -20,8 +20,8 @@ async function aFullJob({ browser }: Guest, title: string): Promise<string> {
   const changes = [
     { id: uuidv7(), kind: 'job.add', title, reading: READING },
     aLine(1, { label: title }),
-    { id: uuidv7(), kind: 'scale.add', scaleId: uuidv7(), scale },
-    { id: uuidv7(), kind: 'setout.add', setOutId: uuidv7(), setOut },
+    { id: uuidv7(), kind: 'thing.add', of: 'scale', thingId: uuidv7(), content: scale },
+    { id: uuidv7(), kind: 'thing.add', of: 'setout', thingId: uuidv7(), content: setOut },
   ];
   await browser.post(`/api/jobs/${jobId}/changes`).send({ changes }).expect(200);
   return jobId;

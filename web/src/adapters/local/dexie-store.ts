@@ -1,14 +1,14 @@
 import {
   batchSize,
-  THING_KINDS,
+  thingsBy,
+  thingsOf,
+  todaysForm,
   type Change,
   type ChangeResult,
   type JobWire,
+  type KeptThing,
   type LineWire,
-  type ScaleWire,
-  type SetOutWire,
-  type ThingKind,
-  type ThingWire,
+  type Thing,
 } from '@sprell/contract';
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import { JobPart } from './job-part.ts';
@@ -23,7 +23,6 @@ import type {
   LocalWrite,
   Own,
   Settlement,
-  Things,
   Written,
 } from './local-store.ts';
 import {
@@ -38,7 +37,6 @@ import {
   refusalOf,
   refusalsOf,
   spokenOf,
-  thingsOf,
 } from './settled.ts';
 
 /** A change on its way. `version` is of the shape it was written in, so that a later Sprell can still send it. */
@@ -55,20 +53,33 @@ interface Ours {
   readonly own?: Own | undefined;
 }
 type LineRow = LineWire & Ours;
-type ScaleRow = ScaleWire & Ours;
-type SetOutRow = SetOutWire & Ours;
-type ThingRow = ThingWire & Ours;
+/** A thing of any kind, whole: what it says may have fields of any name. */
+interface ThingRow extends Ours {
+  readonly id: string;
+  readonly revision: number;
+  /** The name of its kind. */
+  readonly of: string;
+  readonly thing: Thing;
+}
+const thingRow = ({ kind: of, thing }: KeptThing, ours: Ours): ThingRow => {
+  const { id, revision } = thing;
+  return { id, revision, of, thing, ...ours };
+};
+/** All of them, kind by kind, as rows of a job. */
+const thingRows = (job: JobWire): readonly ThingRow[] =>
+  Object.entries(thingsOf(job)).flatMap(([kind, things]) =>
+    things.map((thing) => thingRow({ kind, thing }, { jobId: job.id })),
+  );
 
 /** Subjects up to which the outbox is asked for each. */
 const SOUGHT = 40;
-/** The shape in which changes are written down now. */
-const CHANGE_VERSION = 1;
+/** The shape in which changes are written down now: one form for things of every kind. */
+const CHANGE_VERSION = 2;
 
 class Tables extends Dexie {
   declare readonly jobs: EntityTable<JobHead, 'id'>;
   declare readonly lines: EntityTable<LineRow, 'id'>;
-  declare readonly scales: EntityTable<ScaleRow, 'id'>;
-  declare readonly setOuts: EntityTable<SetOutRow, 'id'>;
+  declare readonly things: EntityTable<ThingRow, 'id'>;
   declare readonly outbox: EntityTable<OutboxRow, 'place'>;
   declare readonly versions: EntityTable<KeptConflict, 'id'>;
   declare readonly refusals: EntityTable<KeptRefusal, 'id'>;
@@ -103,12 +114,33 @@ class Tables extends Dexie {
         await tables.table('versions').bulkAdd(versions);
       });
     this.version(5).stores({ conflicts: null });
+    // Things of every kind in one table, and changes of them in one form.
+    this.version(6)
+      .stores({ things: 'id, jobId' })
+      .upgrade(async (tables) => {
+        for (const [table, of] of [
+          ['scales', 'scale'],
+          ['setOuts', 'setout'],
+        ] as const) {
+          const rows = await tables.table<Thing & Ours>(table).toArray();
+          const kept = rows.map(({ jobId, own, ...thing }) => thingRow({ kind: of, thing }, { jobId, own }));
+          await tables.table<ThingRow>('things').bulkAdd(kept);
+        }
+        for (const table of ['outbox', 'refusals'])
+          await tables
+            .table<{ change: Change; version?: number }>(table)
+            .toCollection()
+            .modify((row) => {
+              row.change = todaysForm(row.change);
+              if (row.version !== undefined) row.version = CHANGE_VERSION;
+            });
+      });
+    this.version(7).stores({ scales: null, setOuts: null });
   }
 
-  /** The things of a kind. */
-  things(kind: ThingKind): EntityTable<ThingRow, 'id'> {
-    const tables = { scale: this.scales, setout: this.setOuts };
-    return tables[kind] as unknown as EntityTable<ThingRow, 'id'>;
+  /** Tables of what stands in jobs. */
+  get held(): readonly Table<LineRow | ThingRow>[] {
+    return [this.lines, this.things] as unknown as Table<LineRow | ThingRow>[];
   }
 }
 
@@ -132,24 +164,22 @@ export class DexieStore implements LocalStore {
   }
 
   open(jobId: string, only?: readonly string[]): Promise<LocalJob | undefined> {
-    const { jobs, lines, scales, setOuts, outbox, versions, refusals } = this.#tables;
-    return this.#tables.transaction('r', [jobs, lines, scales, setOuts, outbox, versions, refusals], async () => {
+    const { jobs, lines, things, outbox, versions, refusals } = this.#tables;
+    return this.#tables.transaction('r', [jobs, lines, things, outbox, versions, refusals], async () => {
       const head = await jobs.get(jobId);
       if (head === undefined) return undefined;
-      const [lineRows, thingRows, waiting, conflicts, refused] = await Promise.all([
+      const [lineRows, heldThings, waiting, conflicts, refused] = await Promise.all([
         this.#rows(lines, jobId, only),
-        Promise.all(
-          THING_KINDS.map(async (kind) => [kind, await this.#rows(this.#tables.things(kind), jobId, only)] as const),
-        ),
+        this.#rows(things, jobId, only),
         this.#waiting(jobId, only),
         versions.where({ jobId }).toArray(),
         refusals.where({ jobId }).toArray(),
       ]);
-      const rows: readonly (LineRow | ThingRow)[] = [...lineRows, ...thingRows.flatMap(([, list]) => list)];
+      const rows: readonly (LineRow | ThingRow)[] = [...lineRows, ...heldThings];
       return {
         head,
         lines: lineRows.map(asTold),
-        things: Object.fromEntries(thingRows.map(([kind, list]) => [kind, list.map(asTold)])) as unknown as Things,
+        things: thingsBy((kind) => heldThings.flatMap(({ of, thing }) => (of === kind ? [thing] : []))),
         waiting: waiting.map(({ change }) => change),
         conflicts,
         refusals: refused,
@@ -191,8 +221,8 @@ export class DexieStore implements LocalStore {
   }
 
   #transaction<T>(work: () => Promise<T>): Promise<T> {
-    const { jobs, lines, scales, setOuts, outbox, versions, refusals } = this.#tables;
-    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox, versions, refusals], work);
+    const { jobs, lines, things, outbox, versions, refusals } = this.#tables;
+    return this.#tables.transaction('rw', [jobs, lines, things, outbox, versions, refusals], work);
   }
 
   async #partOf(jobId: string, ids: readonly string[]): Promise<JobPart> {
@@ -201,7 +231,7 @@ export class DexieStore implements LocalStore {
   }
 
   async #keep(jobId: string, { touched }: JobPart): Promise<void> {
-    const { jobs, lines, scales, setOuts, outbox, versions } = this.#tables;
+    const { jobs, lines, outbox, versions } = this.#tables;
     const { head, things, removed, own, added, absorbed, conflicts } = touched;
     const ours = (id: string): Ours => ({ jobId, own: own.get(id) });
     if (absorbed.size > 0)
@@ -214,12 +244,9 @@ export class DexieStore implements LocalStore {
       waits.map((change) => ({ jobId, subject: changeSubject(change), version: CHANGE_VERSION, change }) as OutboxRow),
     );
     if (head) await jobs.put(head);
-    for (const table of [lines, scales, setOuts] as readonly Table[]) await table.bulkDelete([...removed]);
+    for (const table of this.#tables.held) await table.bulkDelete([...removed]);
     await lines.bulkPut(touched.lines.map((line) => ({ ...line, ...ours(line.id) })));
-    for (const kind of THING_KINDS) {
-      const rows = things.filter((one) => one.kind === kind).map(({ thing }) => ({ ...thing, ...ours(thing.id) }));
-      await this.#tables.things(kind).bulkPut(rows);
-    }
+    await this.#tables.things.bulkPut(things.map((kept) => thingRow(kept, ours(kept.thing.id))));
     await versions.bulkPut([...conflicts.values()].flatMap((one) => one ?? []));
     await versions.bulkDelete([...conflicts].flatMap(([id, one]) => (one ? [] : [id])));
   }
@@ -242,9 +269,9 @@ export class DexieStore implements LocalStore {
   }
 
   adopt(job: JobWire, extent: 'all' | 'changes', asked?: JobHead): Promise<boolean> {
-    const { jobs, lines, scales, setOuts, outbox, versions, refusals } = this.#tables;
+    const { jobs, lines, things, outbox, versions, refusals } = this.#tables;
     const jobId = job.id;
-    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox, versions, refusals], async () => {
+    return this.#tables.transaction('rw', [jobs, lines, things, outbox, versions, refusals], async () => {
       const head = await jobs.get(jobId);
       if (extent === 'changes' && asked && asked.history !== job.history) return false;
       if (head && isOtherHistory(head, job, asked)) {
@@ -266,11 +293,7 @@ export class DexieStore implements LocalStore {
         lines,
         job.lines.map((line) => ({ ...line, jobId })),
       );
-      for (const kind of THING_KINDS)
-        await adopt(
-          this.#tables.things(kind),
-          thingsOf(job)[kind].map((thing) => ({ ...thing, jobId })),
-        );
+      await adopt(things, thingRows(job));
       const upTo = readUpTo(job, ours, waiting, { head, asked: extent === 'changes' ? asked : undefined });
       await jobs.put(adoptedHead(head, job, waiting, upTo));
       return true;
@@ -278,26 +301,23 @@ export class DexieStore implements LocalStore {
   }
 
   sendAgain(jobId: string): Promise<void> {
-    const { jobs, lines, scales, setOuts, outbox, versions, refusals } = this.#tables;
-    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox, versions, refusals], () =>
+    const { jobs, lines, things, outbox, versions, refusals } = this.#tables;
+    return this.#tables.transaction('rw', [jobs, lines, things, outbox, versions, refusals], () =>
       this.#rejoin(jobId, undefined),
     );
   }
 
   async #rejoin(jobId: string, told: JobWire | undefined): Promise<void> {
-    const { jobs, lines, outbox, versions, refusals } = this.#tables;
+    const { jobs, lines, things, outbox, versions, refusals } = this.#tables;
     const ours = await this.open(jobId);
     if (ours === undefined) return;
-    const { head, lines: all, things, waiting, conflicts, refusals: refused, own } = rejoined(ours, told);
+    const { head, lines: all, things: held, waiting, conflicts, refusals: refused, own } = rejoined(ours, told);
     await jobs.put(head);
     await lines.where({ jobId }).delete();
     await lines.bulkPut(all.map((line) => ({ ...line, jobId, own: own.get(line.id) })));
-    for (const kind of THING_KINDS) {
-      await this.#tables.things(kind).where({ jobId }).delete();
-      await this.#tables
-        .things(kind)
-        .bulkPut(things[kind].map((thing) => ({ ...thing, jobId, own: own.get(thing.id) })));
-    }
+    await things.where({ jobId }).delete();
+    for (const [kind, list] of Object.entries(held))
+      await things.bulkPut(list.map((thing) => thingRow({ kind, thing }, { jobId, own: own.get(thing.id) })));
     await outbox.where({ jobId }).delete();
     for (const change of waiting)
       await outbox.add({ jobId, subject: changeSubject(change), version: CHANGE_VERSION, change } as OutboxRow);
@@ -306,11 +326,11 @@ export class DexieStore implements LocalStore {
   }
 
   refuse(jobId: string, code: KeptRefusal['code']): Promise<void> {
-    const { jobs, lines, scales, setOuts, outbox, refusals } = this.#tables;
-    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox, refusals], async () => {
+    const { jobs, lines, things, outbox, refusals } = this.#tables;
+    return this.#tables.transaction('rw', [jobs, lines, things, outbox, refusals], async () => {
       const waiting = await this.#waiting(jobId, undefined);
       // What the server never had goes; what it has is read anew, all of it.
-      for (const table of [lines, scales, setOuts] as readonly Table<LineRow | ThingRow>[])
+      for (const table of this.#tables.held)
         await table
           .where({ jobId })
           .and(({ revision }) => revision === 0)
@@ -366,21 +386,19 @@ export class DexieStore implements LocalStore {
   }
 
   dropRefusal({ id, change }: KeptRefusal): Promise<void> {
-    const { lines, scales, setOuts, refusals } = this.#tables;
-    return this.#tables.transaction('rw', [lines, scales, setOuts, refusals], async () => {
+    const { lines, things, refusals } = this.#tables;
+    return this.#tables.transaction('rw', [lines, things, refusals], async () => {
       await refusals.delete(id);
-      if (makes(change)) for (const table of [lines, scales, setOuts]) await table.delete(changeSubject(change));
+      if (makes(change)) for (const table of this.#tables.held) await table.delete(changeSubject(change));
     });
   }
 
   forget(jobId: string): Promise<void> {
-    const { jobs, lines, scales, setOuts, outbox } = this.#tables;
-    return this.#tables.transaction('rw', [jobs, lines, scales, setOuts, outbox], async () => {
+    const { jobs, lines, things, outbox } = this.#tables;
+    return this.#tables.transaction('rw', [jobs, lines, things, outbox], async () => {
       if ((await outbox.where({ jobId }).count()) > 0) return;
       await jobs.delete(jobId);
-      await lines.where({ jobId }).delete();
-      await scales.where({ jobId }).delete();
-      await setOuts.where({ jobId }).delete();
+      for (const table of this.#tables.held) await table.where({ jobId }).delete();
     });
   }
 

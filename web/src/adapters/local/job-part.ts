@@ -1,12 +1,4 @@
-import {
-  THING_KINDS,
-  thingResult,
-  type Change,
-  type ChangeResult,
-  type LineWire,
-  type ThingKind,
-  type ThingWire,
-} from '@sprell/contract';
+import type { Change, ChangeResult, KeptThing, LineWire } from '@sprell/contract';
 import type { JobHead, KeptConflict, LocalJob, LocalWrite, Own, Settlement, Written } from './local-store.ts';
 import {
   asWritten,
@@ -32,7 +24,7 @@ type Part = Omit<LocalJob, 'head' | 'refusals'>;
 export class JobPart {
   readonly #jobId: string;
   readonly #lines: Map<string, LineWire>;
-  readonly #things = new Map<string, { readonly kind: ThingKind; readonly thing: ThingWire }>();
+  readonly #things = new Map<string, KeptThing>();
   readonly #own: Map<string, Own>;
   readonly #waiting = new Map<string, Change[]>();
   readonly #conflicts = new Map<string, KeptConflict[]>();
@@ -51,7 +43,8 @@ export class JobPart {
     this.#jobId = jobId;
     this.#head = head;
     this.#lines = new Map(lines.map((line) => [line.id, line]));
-    for (const kind of THING_KINDS) for (const thing of things[kind]) this.#things.set(thing.id, { kind, thing });
+    for (const [kind, list] of Object.entries(things))
+      for (const thing of list) this.#things.set(thing.id, { kind, thing });
     this.#own = new Map(own);
     for (const change of waiting) this.#wait(change);
     for (const conflict of conflicts)
@@ -128,7 +121,7 @@ export class JobPart {
       const made = settled(this.#jobId, result, {
         head: this.#head,
         line: this.#lines.get(subject),
-        thing: thingResult(result) && this.#things.get(subject)?.thing,
+        thing: 'thing' in result ? this.#things.get(subject)?.thing : undefined,
         conflicts: this.#conflicts.get(subject) ?? [],
         waiting: this.#waitingFor(subject),
         sent,

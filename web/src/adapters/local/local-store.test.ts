@@ -169,23 +169,23 @@ describe.each<[string, () => Promise<LocalStore>]>([
     const job = aJob({ scales: [scale] });
     await local.adopt(job, 'all');
     const { kind, name } = scale;
-    const edit = (site: string, base: number | string): Change & { kind: 'scale.edit' } => {
+    const edit = (site: string, base: number | string): Change & { kind: 'thing.edit' } => {
       const content = { kind, name, paper: '1', site };
-      return { id: uuidv7(), kind: 'scale.edit', scaleId: scale.id, base, scale: content };
+      return { id: uuidv7(), kind: 'thing.edit', of: 'scale', thingId: scale.id, base, content };
     };
     const first = edit('30', scale.revision);
     const second = edit('40', first.id);
     for (const change of [first, second])
-      await local.write(job.id, { change, thing: { kind: 'scale', thing: { ...scale, site: change.scale.site } } });
+      await local.write(job.id, { change, thing: { kind: 'scale', thing: { ...scale, ...change.content } } });
     const theirs = { ...scale, site: '50', revision: 9 };
     const batch = await local.batch(new Set());
     await local.settle(
       batch as never,
-      [first, second].map(({ id }): ChangeResult => ({ id, status: 'scale.conflict', scale: theirs })),
+      [first, second].map(({ id }): ChangeResult => ({ id, status: 'thing.conflict', of: 'scale', thing: theirs })),
     );
     const here = await local.open(job.id);
-    expect(here?.things.scale.map(({ site }) => site).sort()).toEqual(['40', '50']);
-    expect(here?.waiting).toMatchObject([{ kind: 'scale.add', scale: { site: '40' } }]);
+    expect(here?.things['scale']?.map((one) => one['site']).sort()).toEqual(['40', '50']);
+    expect(here?.waiting).toMatchObject([{ kind: 'thing.add', of: 'scale', content: { site: '40' } }]);
   });
 
   it('take over what the server has, but for what waits here', async () => {
@@ -198,7 +198,7 @@ describe.each<[string, () => Promise<LocalStore>]>([
     const theirs = { ...other, source: `8'`, revision: 7 };
     await local.adopt({ ...job, revision: 6, lines: [{ ...other, source: '2"' }], scales: [] }, 'changes');
     expect((await local.open(job.id))?.lines.map(({ source }) => source).sort()).toEqual(['2"', `5'`, `6'`]);
-    expect((await local.open(job.id))?.things.scale).toHaveLength(1);
+    expect((await local.open(job.id))?.things['scale']).toHaveLength(1);
     const all: JobWire = {
       ...job,
       title: 'Porch, north',
@@ -210,7 +210,7 @@ describe.each<[string, () => Promise<LocalStore>]>([
     const here = await local.open(job.id);
     expect(here?.head).toMatchObject({ title: 'Porch, north' });
     expect(here?.lines.map(({ source }) => source).sort()).toEqual([`6'`, `8'`]);
-    expect(here?.things.scale).toMatchObject([{ site: '50' }]);
+    expect(here?.things['scale']).toMatchObject([{ site: '50' }]);
     // A job with something that waits is not forgotten.
     await local.forget(job.id);
     expect(await local.open(job.id)).toBeDefined();
@@ -292,16 +292,17 @@ describe.each<[string, () => Promise<LocalStore>]>([
       const content = { kind: scale.kind, name: null, paper: '1', site };
       const change: Change = {
         id: uuidv7(),
-        kind: 'scale.edit',
-        scaleId: scale.id,
+        kind: 'thing.edit',
+        of: 'scale',
+        thingId: scale.id,
         base: scale.revision,
-        scale: content,
+        content,
       };
       return { change, head, thing: { kind: 'scale' as const, thing: { ...scale, site } } };
     };
     await local.write(job.id, edit('30'));
     expect((await local.write(job.id, edit('40')))[0]?.apart).toHaveLength(2);
-    expect((await local.open(job.id))?.things.scale.map(({ site }) => site).sort()).toEqual(['30', '40']);
+    expect((await local.open(job.id))?.things['scale']?.map((one) => one['site']).sort()).toEqual(['30', '40']);
   });
 
   it('make one version of changes built on one that was not done, whether sent with it or not', async () => {
@@ -380,7 +381,7 @@ describe.each<[string, () => Promise<LocalStore>]>([
     // A job that is not there at all goes again as a whole.
     await local.sendAgain(job.id);
     const all = (await local.open(job.id))?.waiting.map(({ kind }) => kind);
-    expect(all).toEqual(['job.add', 'line.add', 'line.add', 'line.add', 'line.add', 'line.add', 'scale.add']);
+    expect(all).toEqual(['job.add', 'line.add', 'line.add', 'line.add', 'line.add', 'line.add', 'thing.add']);
   });
 
   it('set aside what a reader wrote before they were one', async () => {
@@ -416,16 +417,16 @@ describe.each<[string, () => Promise<LocalStore>]>([
     const scale = aScale();
     const job = aJob({ scales: [scale] });
     await local.adopt(job, 'all');
-    const off: Change = { id: uuidv7(), kind: 'scale.delete', scaleId: scale.id, base: 1 };
+    const off: Change = { id: uuidv7(), kind: 'thing.delete', of: 'scale', thingId: scale.id, base: 1 };
     const reads: Change = { id: uuidv7(), kind: 'job.reading', reading: { ...READING, finest: 8 } };
     await local.write(job.id, { change: off, thing: { kind: 'scale', thing: { ...scale, deleted: true } } });
     await local.write(job.id, { change: reads });
     await local.settle((await local.batch(new Set())) as never, [
-      { id: off.id, status: 'scale.conflict', scale: { ...scale, site: '25', revision: 4 } },
+      { id: off.id, status: 'thing.conflict', of: 'scale', thing: { ...scale, site: '25', revision: 4 } },
       { id: reads.id, status: 'reads', reading: { ...READING, finest: 8 } },
     ]);
     const here = await local.open(job.id);
-    expect(here?.things.scale).toMatchObject([{ site: '25', deleted: false, revision: 4 }]);
+    expect(here?.things['scale']).toMatchObject([{ site: '25', deleted: false, revision: 4 }]);
     expect(here?.head.reading.finest).toBe(8);
   });
 

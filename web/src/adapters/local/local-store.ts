@@ -1,15 +1,9 @@
-import type { Change, ChangeResult, JobWire, KeptThing, LineWire, ThingKind, ThingWires } from '@sprell/contract';
+import type { Change, ChangeResult, JobWire, KeptThing, LineWire, ThingLists, Things } from '@sprell/contract';
 
 /** A job without what stands in it. `history` is not known before the server has told it. */
-export type JobHead = Omit<
-  JobWire,
-  'lines' | 'scales' | 'setOuts' | 'history' | 'restoredFrom' | 'restoredRevision'
-> & {
+export type JobHead = Omit<JobWire, 'lines' | keyof ThingLists | 'history' | 'restoredFrom' | 'restoredRevision'> & {
   readonly history?: string | undefined;
 };
-
-/** The things of a job, kind by kind. */
-export type Things = { readonly [Kind in ThingKind]: readonly ThingWires[Kind][] };
 
 /** A job as this device has it: with its own changes done, sent or not. */
 export interface LocalJob {

@@ -1,11 +1,15 @@
 import {
+  allThings,
   batchSize,
-  THING_KINDS,
+  NO_THINGS,
+  thingsBy,
+  thingsOf,
   type Change,
   type ChangeResult,
   type JobWire,
   type LineWire,
-  type ThingWire,
+  type Thing,
+  type Things,
 } from '@sprell/contract';
 import { JobPart } from './job-part.ts';
 import { isOfAnotherHistory, isOtherHistory, NOTHING_SETTLED, rejoined } from './rejoined.ts';
@@ -19,7 +23,6 @@ import type {
   LocalWrite,
   Own,
   Settlement,
-  Things,
   Written,
 } from './local-store.ts';
 import {
@@ -28,13 +31,11 @@ import {
   answered,
   changeSubject,
   makes,
-  NO_THINGS,
   NOTHING,
   readUpTo,
   refusalOf,
   refusalsOf,
   spokenOf,
-  thingsOf,
 } from './settled.ts';
 
 interface Shelf {
@@ -76,7 +77,7 @@ export class MemoryStore implements LocalStore {
       shelf && {
         head: shelf.head,
         lines: askedOf(shelf.lines),
-        things: thingsBy((kind) => askedOf<ThingWire>(shelf.things[kind])),
+        things: thingsBy((kind) => askedOf(shelf.things[kind] ?? [])),
         waiting: this.#waiting(jobId).filter((change) => only === undefined || asked.has(changeSubject(change))),
         conflicts: [...this.#conflicts.values()].filter((one) => one.jobId === jobId),
         refusals: [...this.#refusals.values()].filter((one) => one.jobId === jobId),
@@ -125,7 +126,7 @@ export class MemoryStore implements LocalStore {
       head: head ?? before.head,
       lines: [...others(before.lines), ...lines],
       things: thingsBy((kind) => [
-        ...others<ThingWire>(before.things[kind]),
+        ...others(before.things[kind] ?? []),
         ...things.filter((one) => one.kind === kind).map(({ thing }) => thing),
       ]),
       own: known,
@@ -146,9 +147,7 @@ export class MemoryStore implements LocalStore {
       asked: extent === 'changes' ? asked : undefined,
     });
     const lines = adopted(before?.lines ?? [], job.lines, waiting, told);
-    const things = thingsBy((kind) =>
-      adopted<ThingWire>(before?.things[kind] ?? [], thingsOf(job)[kind], waiting, told),
-    );
+    const things = thingsBy((kind) => adopted(before?.things[kind] ?? [], thingsOf(job)[kind] ?? [], waiting, told));
     const revisions = new Map(rowsOf({ lines, things }).map(({ id, revision }) => [id, revision]));
     const ours = before ? rowsOf(before).filter(({ id, revision }) => revisions.get(id) === revision) : [];
     this.#jobs.set(job.id, {
@@ -186,10 +185,10 @@ export class MemoryStore implements LocalStore {
     return Promise.resolve();
   }
 
-  #keepOnly(jobId: string, stays: (one: LineWire | ThingWire) => boolean): void {
+  #keepOnly(jobId: string, stays: (one: LineWire | Thing) => boolean): void {
     const shelf = this.#jobs.get(jobId);
     if (!shelf) return;
-    const things = thingsBy((kind) => (shelf.things[kind] as readonly ThingWire[]).filter(stays));
+    const things = thingsBy((kind) => (shelf.things[kind] ?? []).filter(stays));
     this.#jobs.set(jobId, { ...shelf, lines: shelf.lines.filter(stays), things });
   }
 
@@ -246,7 +245,7 @@ export class MemoryStore implements LocalStore {
       this.#jobs.set(jobId, {
         ...shelf,
         lines: others(shelf.lines),
-        things: { scale: others(shelf.things.scale), setout: others(shelf.things.setout) },
+        things: thingsBy((kind) => others(shelf.things[kind] ?? [])),
       });
     return Promise.resolve();
   }
@@ -272,11 +271,8 @@ export class MemoryStore implements LocalStore {
   }
 }
 
-const thingsBy = (of: (kind: (typeof THING_KINDS)[number]) => readonly ThingWire[]): Things =>
-  Object.fromEntries(THING_KINDS.map((kind) => [kind, of(kind)])) as unknown as Things;
-
-const rowsOf = ({ lines, things }: Pick<Shelf, 'lines' | 'things'>): readonly (LineWire | ThingWire)[] => [
+const rowsOf = ({ lines, things }: Pick<Shelf, 'lines' | 'things'>): readonly (LineWire | Thing)[] => [
   ...lines,
-  ...THING_KINDS.flatMap((kind): readonly ThingWire[] => things[kind]),
+  ...allThings(things),
 ];
 const isKnown = (entry: readonly [string, Own | undefined]): entry is readonly [string, Own] => entry[1] !== undefined;

@@ -1,26 +1,17 @@
 import {
+  contentOf,
+  NO_THINGS,
   THING_KINDS,
-  thingChange,
+  thingsOf,
   type Change,
   type JobWire,
   type LineWire,
-  type ThingKind,
-  type ThingStep,
-  type ThingWire,
+  type Thing,
+  type Things,
 } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
-import type { Batch, JobHead, KeptConflict, KeptRefusal, LocalJob, Own, Settlement, Things } from './local-store.ts';
-import {
-  adoptedHead,
-  chainsOf,
-  changeSubject,
-  NO_THINGS,
-  refusalOf,
-  sameWords,
-  saysTheSame,
-  thingsOf,
-  writtenBy,
-} from './settled.ts';
+import type { Batch, JobHead, KeptConflict, KeptRefusal, LocalJob, Own, Settlement } from './local-store.ts';
+import { adoptedHead, chainsOf, changeSubject, refusalOf, sameWords, saysTheSame, writtenBy } from './settled.ts';
 
 /** A job as this device has it after the server put it back from a backup, or lost it: with what is to be sent again. */
 export interface Rejoined {
@@ -63,8 +54,8 @@ export function rejoined(
   const side = { common, isReader: told?.role === 'read', isOwn: (id: string) => waits.has(id) || ours.own.has(id) };
   const lines = meet(ours.lines, told?.lines ?? [], side, saysTheSame);
   const things = THING_KINDS.map((kind) => {
-    const theirs: readonly ThingWire[] = told ? thingsOf(told)[kind] : [];
-    const met = meet<ThingWire>(ours.things[kind], theirs, side, saysAllTheSame);
+    const theirs = (told && thingsOf(told)[kind]) ?? [];
+    const met = meet<Thing>(ours.things[kind] ?? [], theirs, side, saysAllTheSame);
     // Of a thing, the other version is another thing.
     for (const { apart } of [...met.values()]) {
       if (apart === undefined || !side.isOwn(apart.id)) continue;
@@ -144,7 +135,7 @@ interface Met<T> {
   readonly apart?: T;
 }
 
-function meet<T extends LineWire | ThingWire>(
+function meet<T extends LineWire | Thing>(
   ours: readonly T[],
   theirs: readonly T[],
   { common, isReader, isOwn }: { readonly common: number; readonly isReader: boolean; isOwn(id: string): boolean },
@@ -169,11 +160,13 @@ function meet<T extends LineWire | ThingWire>(
 }
 
 /** What the server alone says of a line or thing. */
-const serversOf = (was: LineWire | ThingWire) =>
-  'number' in was ? { revision: was.revision, number: was.number } : { revision: was.revision };
+const serversOf = (was: LineWire | Thing) =>
+  isLine(was) ? { revision: was.revision, number: was.number } : { revision: was.revision };
+/** A thing may have a place, too, but no label. */
+const isLine = (one: LineWire | Thing): one is LineWire => 'label' in one && 'source' in one && 'note' in one;
 
-const areWords = (one: LineWire | ThingWire, other: LineWire | ThingWire) =>
-  'position' in one && 'position' in other ? sameWords(one, other) : saysAllTheSame(one, other);
+const areWords = (one: LineWire | Thing, other: LineWire | Thing) =>
+  isLine(one) && isLine(other) ? sameWords(one, other) : saysAllTheSame(one, other);
 
 const saysAllTheSame = (one: object, other: object) => said(one) === said(other);
 const said = (thing: object) =>
@@ -202,16 +195,15 @@ function lineAgain(line: LineWire, was: LineWire | undefined): readonly Change[]
   return changes;
 }
 
-function thingAgain(kind: ThingKind, thing: ThingWire, was: ThingWire | undefined): readonly Change[] {
-  const { id, revision: _, deleted, ...content } = thing;
+function thingAgain(of: string, thing: Thing, was: Thing | undefined): readonly Change[] {
+  const { id: thingId, deleted } = thing;
+  const content = contentOf(thing);
   const changes: Change[] = [];
-  const push = (step: ThingStep['step'], said?: typeof content) => {
-    const base = step === 'add' ? undefined : (changes.at(-1)?.id ?? was?.revision ?? 0);
-    changes.push(thingChange(uuidv7(), { kind, id, step, base, content: said }));
-  };
-  if (was === undefined) push('add', content);
-  else if (was.deleted && !deleted) push('restore');
-  if (was && (!deleted || !saysAllTheSame({ ...was, deleted }, thing))) push('edit', content);
-  if (deleted && was?.deleted !== true) push('delete');
+  const next = () => ({ id: uuidv7(), of, thingId, base: changes.at(-1)?.id ?? was?.revision ?? 0 });
+  if (was === undefined) changes.push({ id: uuidv7(), kind: 'thing.add', of, thingId, content });
+  else if (was.deleted && !deleted) changes.push({ ...next(), kind: 'thing.restore' });
+  if (was && (!deleted || !saysAllTheSame({ ...was, deleted }, thing)))
+    changes.push({ ...next(), kind: 'thing.edit', content });
+  if (deleted && was?.deleted !== true) changes.push({ ...next(), kind: 'thing.delete' });
   return changes;
 }

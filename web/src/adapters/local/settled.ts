@@ -1,33 +1,26 @@
 import {
-  thingChange,
-  thingResult,
-  thingStep,
+  allThings,
+  contentOf,
+  KINDS,
+  NO_THINGS,
+  thingsOf,
   type Change,
   type ChangeResult,
+  type Content,
   type JobWire,
   type KeptThing,
   type LineWire,
-  type ThingContent,
-  type ThingKind,
-  type ThingWire,
+  type Thing,
+  type ThingLists,
 } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
-import type {
-  JobHead,
-  KeptConflict,
-  KeptRefusal,
-  LocalJob,
-  LocalWrite,
-  Own,
-  Settlement,
-  Things,
-} from './local-store.ts';
+import type { JobHead, KeptConflict, KeptRefusal, LocalJob, LocalWrite, Own, Settlement } from './local-store.ts';
 
 /** What is here of what a result speaks of. */
 export interface Here {
   readonly head: JobHead | undefined;
   readonly line: LineWire | undefined;
-  readonly thing: ThingWire | undefined;
+  readonly thing: Thing | undefined;
   /** Versions of the line that were written here and wait for somebody to choose. */
   readonly conflicts: readonly KeptConflict[];
   /** Later changes of ours to the same line or thing, in order. */
@@ -57,8 +50,7 @@ export interface Settled {
  * where nothing of ours came after. Of a conflict both versions stay: theirs in the place, ours beside it.
  */
 export function settled(jobId: string, result: ChangeResult, here: Here): Settled {
-  const told = thingResult(result);
-  if (told) return settledThing(result.id, told, here);
+  if ('thing' in result) return settledThing(result, here);
   const isOvertaken = here.waiting.length > 0;
   switch (result.status) {
     case 'applied': {
@@ -116,7 +108,7 @@ export function chainsOf(changes: readonly Change[]): readonly (readonly Change[
 
 /** Ids of the changes of a batch that met another's. */
 export const metOf = (results: readonly ChangeResult[]): ReadonlySet<string> =>
-  new Set(results.flatMap(({ id, status }) => (status === 'conflict' ? [id] : [])));
+  new Set(results.flatMap(({ id, status }) => (status.endsWith('conflict') ? [id] : [])));
 
 /** What a change was built on, as text. */
 export const baseOf = (change: Change): string => ('base' in change ? String(change.base) : '');
@@ -141,7 +133,7 @@ export function sameWords(one: LineWire, other: LineWire): boolean {
  */
 export function isWritten(
   { change, again = false }: LocalWrite,
-  before: LineWire | ThingWire | undefined,
+  before: LineWire | Thing | undefined,
   { own, waiting, conflicts }: Pick<Here, 'waiting' | 'conflicts'> & { readonly own: Own | undefined },
 ): boolean {
   if (own?.by === change.id || waiting.some(({ id }) => id === change.id)) return true;
@@ -178,7 +170,7 @@ export function asWritten(
     ...(thing && {
       thing: {
         kind: thing.kind,
-        thing: { ...thing.thing, revision: here.thing?.revision ?? 0 } as ThingWire,
+        thing: { ...thing.thing, revision: here.thing?.revision ?? 0 },
       },
     }),
   };
@@ -189,26 +181,27 @@ export function saysTheSame(one: LineWire, other: LineWire): boolean {
   return (['source', 'label', 'note', 'position', 'deleted'] as const).every((key) => one[key] === other[key]);
 }
 
-function settledThing(
-  changeId: string,
-  { kind, thing: theirs, isConflict }: NonNullable<ReturnType<typeof thingResult>>,
-  here: Here,
-): Settled {
-  if (isConflict) return { thing: { kind, thing: theirs }, ...ourVersion(changeId, { kind, thing: theirs }, here) };
-  const thing = here.thing && here.waiting.length > 0 ? { ...here.thing, revision: theirs.revision } : theirs;
-  return { thing: { kind, thing } };
-}
+type ThingResult = Extract<ChangeResult, { status: 'thing' | 'thing.conflict' }>;
 
 /**
  * A thing that was written here and elsewhere: theirs stays in its place, ours becomes another, as it was written last, so
  * that neither is lost.
  */
-function ourVersion(changeId: string, { kind, thing: theirs }: KeptThing, { sent, waiting }: Here): Settled {
+function settledThing({ id, of: kind, thing: theirs }: ThingResult, here: Here): Settled {
+  const { thing: ours, sent, waiting, met } = here;
   const answered = sent.filter((change) => changeSubject(change) === theirs.id);
-  if (answered.at(-1)?.id !== changeId) return {};
-  const absorbed = waiting.map(({ id }) => id);
-  const content = thingStep((waiting.at(-1) ?? answered.at(-1)) as Change)?.content;
-  return content ? { absorbed, beside: another(kind, content) } : { absorbed };
+  const isLast = answered.at(-1)?.id === id;
+  const isApart = answered.some((change) => met.has(change.id));
+  // As it was written last: what was written before that is in it.
+  if (isApart && !isLast) return {};
+  if (!isApart) {
+    const thing = ours && (waiting.length > 0 || !isLast) ? { ...ours, revision: theirs.revision } : theirs;
+    return { thing: { kind, thing } };
+  }
+  const absorbed = waiting.map((change) => change.id);
+  const isTakenOff = (waiting.at(-1) ?? answered.at(-1))?.kind === 'thing.delete';
+  const beside = ours && !isTakenOff ? { beside: another(kind, contentOf(ours)) } : {};
+  return { thing: { kind, thing: theirs }, absorbed, ...beside };
 }
 
 /** What came of a batch, for those who show it. */
@@ -219,8 +212,7 @@ export function settlement(
 ): Settlement {
   const ids = new Set([...sent.map(changeSubject), ...made.flatMap(({ beside }) => beside?.thing.thing.id ?? [])]);
   const apart = results.flatMap((result) => {
-    const told = thingResult(result);
-    return told?.isConflict ? [{ kind: told.kind, thing: told.thing }] : [];
+    return result.status === 'thing.conflict' ? [{ kind: result.of, thing: result.thing }] : [];
   });
   return { ids: [...ids], apart };
 }
@@ -240,8 +232,14 @@ export function ownAfter({ id, status }: ChangeResult, own: Own | undefined): Ow
   return own && { ...own, by: id };
 }
 
+/** A line or a thing, or a row that holds one. */
+interface Standing {
+  readonly id: string;
+  readonly revision: number;
+}
+
 /** Rows that were taken over, with what is this device's own of them. */
-export function ownStill<T extends { readonly id: string; readonly revision: number; readonly own?: Own | undefined }>(
+export function ownStill<T extends Standing & { readonly own?: Own | undefined }>(
   before: readonly T[],
   after: readonly T[],
 ): readonly T[] {
@@ -277,16 +275,15 @@ export function besideIt(
   if (line && here.line && sameWords(line, here.line)) return { rebased: { ...change, base: last ?? stands.revision } };
   if (line && here.line)
     return versionOf(jobId, change, here.line, { conflicts: here.conflicts, waiting: [], sent: [], met: new Set() });
-  const content = thingStep(change)?.content;
-  return thing && content ? { beside: another(thing.kind, content) } : {};
+  return thing && !thing.thing.deleted ? { beside: another(thing.kind, contentOf(thing.thing)) } : {};
 }
 
 /** A thing of its own, to be added. */
-function another(kind: ThingKind, content: ThingContent): LocalWrite & { readonly thing: KeptThing } {
+function another(kind: string, content: Content): LocalWrite & { readonly thing: KeptThing } {
   const id = uuidv7();
   return {
-    change: thingChange(uuidv7(), { kind, id, step: 'add', base: undefined, content }),
-    thing: { kind, thing: { id, ...content, revision: 0, deleted: false } as ThingWire },
+    change: { id: uuidv7(), kind: 'thing.add', of: kind, thingId: id, content },
+    thing: { kind, thing: { ...content, id, revision: 0, deleted: false } },
   };
 }
 
@@ -334,20 +331,21 @@ export const answered = (sent: readonly Change[], results: readonly ChangeResult
 /** What a change is made to: a line, a thing, or the job itself. */
 export function changeSubject(change: Change): string {
   if ('lineId' in change) return change.lineId;
-  return thingStep(change)?.id ?? 'job';
+  return 'thingId' in change ? change.thingId : 'job';
 }
 
 /** What a result speaks of; undefined for a refusal, which speaks of nothing that there is. */
 export function resultSubject(result: ChangeResult): string | undefined {
   if ('line' in result) return result.line.id;
-  return thingResult(result)?.thing.id ?? (result.status === 'reads' ? 'job' : undefined);
+  if ('thing' in result) return result.thing.id;
+  return result.status === 'reads' ? 'job' : undefined;
 }
 
 /**
  * Lines or things as they are after the server's were taken over: its own, but for what has changes waiting here, for
  * what is here from later than it was told, and for what it does not speak of where it tells changes alone.
  */
-export function adopted<T extends LineWire | ThingWire>(
+export function adopted<T extends Standing>(
   ours: readonly T[],
   theirs: readonly T[],
   waiting: ReadonlySet<string>,
@@ -363,12 +361,6 @@ export function adopted<T extends LineWire | ThingWire>(
   return [...theirs.filter(({ id }) => !kept.has(id)), ...held];
 }
 
-/** The things of a job as the server tells them. */
-export const thingsOf = ({ scales, setOuts }: Pick<JobWire, 'scales' | 'setOuts'>): Things => ({
-  scale: scales,
-  setout: setOuts,
-});
-export const NO_THINGS: Things = { scale: [], setout: [] };
 /** A job that is not here. */
 export const NOTHING: Omit<LocalJob, 'head' | 'refusals'> = {
   lines: [],
@@ -385,17 +377,22 @@ export const NOTHING: Omit<LocalJob, 'head' | 'refusals'> = {
  */
 export function readUpTo(
   job: JobWire,
-  ours: readonly (LineWire | ThingWire)[],
+  ours: readonly Standing[],
   waiting: ReadonlySet<string>,
   { head, asked }: { readonly head: JobHead | undefined; readonly asked: JobHead | undefined },
 ): number {
   const known = new Map(ours.map(({ id, revision }) => [id, revision]));
-  const passedOver = [...job.lines, ...job.scales, ...job.setOuts]
+  const passedOver = [...job.lines, ...allThings(thingsOf(job))]
     .filter(({ id, revision }) => waiting.has(id) && revision > (known.get(id) ?? 0))
     .map(({ revision }) => revision - 1);
   // What was asked for begins after something that is still to be read.
   const gap = head && asked && head.history === asked.history && head.revision < asked.revision ? [head.revision] : [];
   return Math.min(job.revision, ...passedOver, ...gap);
+}
+
+const LISTS = new Set(KINDS.map(({ list }) => list));
+function withoutLists<Told extends object>(told: Told): Omit<Told, keyof ThingLists> {
+  return Object.fromEntries(Object.entries(told).filter(([name]) => !LISTS.has(name))) as Omit<Told, keyof ThingLists>;
 }
 
 /** The head of a job as the server has it; numbers that were given here already are not given again. */
@@ -405,14 +402,8 @@ export function adoptedHead(
   waiting: ReadonlySet<string>,
   revision = told.revision,
 ): JobHead {
-  const {
-    lines: _lines,
-    scales: _scales,
-    setOuts: _setOuts,
-    restoredFrom: _from,
-    restoredRevision: _at,
-    ...theirs
-  } = told;
+  const { lines: _lines, restoredFrom: _from, restoredRevision: _at, ...rest } = told;
+  const theirs = withoutLists(rest);
   const nextNumber = Math.max(theirs.nextNumber, ours?.nextNumber ?? 0);
   return ours && waiting.has('job')
     ? { ...ours, revision, history: theirs.history, role: theirs.role, nextNumber }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The head of the bench: which job, whether all is kept, undo, help, comfort. */
-import { CircleHelp, PencilRuler, Settings2, TriangleRight, Undo2 } from 'lucide-vue-next';
+import { CircleHelp, PencilRuler, Redo2, Settings2, TriangleRight, Undo2 } from 'lucide-vue-next';
 import PlainButton from '../../ui/PlainButton.vue';
 import JobPicker from '../job/JobPicker.vue';
 import type { KeepState } from '../job/outbox.ts';
@@ -12,8 +12,10 @@ defineProps<{
   isReader: boolean;
   /** What undo would do, in words; undefined while there is nothing to undo. */
   undoSays: string | undefined;
+  /** Something was undone that can be done again. */
+  canRedo: boolean;
 }>();
-const emit = defineEmits<{ job: [jobId: string]; undo: []; comfort: [] }>();
+const emit = defineEmits<{ job: [jobId: string]; undo: []; redo: []; comfort: [] }>();
 </script>
 
 <template>
@@ -29,6 +31,15 @@ const emit = defineEmits<{ job: [jobId: string]; undo: []; comfort: [] }>();
       @pointerdown.prevent
       @click="emit('undo')"
       ><Undo2 :size="20" aria-hidden="true" /><span class="undo-word">Undo</span></PlainButton
+    >
+    <PlainButton
+      v-if="canRedo"
+      class="undo"
+      title="Do again what was undone last"
+      data-test="redo"
+      @pointerdown.prevent
+      @click="emit('redo')"
+      ><Redo2 :size="20" aria-hidden="true" /><span class="undo-word">Redo</span></PlainButton
     >
     <RouterLink class="icon" to="/setting-out" title="Setting out: shapes from their sizes" data-test="setting-out"
       ><TriangleRight :size="22" aria-hidden="true" /><span class="sr-only">Setting out</span></RouterLink

@@ -204,8 +204,14 @@ function undoOnSlate(): void {
   if (says !== undefined) announced.value = `Done: ${says}`;
 }
 
+function redo(): void {
+  store.redo();
+  announced.value = 'Done again.';
+}
+
 const byKey = benchKeys({
   undo,
+  redo,
   shortcuts: () => (shows.value = 'shortcuts'),
   repeat,
   keep: () => void stick.value?.ask(),
@@ -246,8 +252,10 @@ onMounted(async () => {
       :state="store.keepState"
       :is-reader="store.isReader"
       :undo-says="undoSays"
+      :can-redo="store.canRedo"
       @job="chooseJob"
       @undo="undo"
+      @redo="redo"
       @comfort="shows = 'comfort'"
     />
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The head of a screen beside the bench: the way back, what it is, which job, whether all is kept, undo. */
-import { Undo2 } from 'lucide-vue-next';
+import { Redo2, Undo2 } from 'lucide-vue-next';
 import PlainButton from '../../ui/PlainButton.vue';
 import { useJobStore } from '../job/job.store.ts';
 import KeepStateText from './KeepStateText.vue';
@@ -21,6 +21,9 @@ const store = useJobStore();
       data-test="undo"
       @click="store.undo()"
       ><Undo2 :size="20" aria-hidden="true" /><span class="undo-word">Undo</span></PlainButton
+    >
+    <PlainButton v-if="store.canRedo" title="Do again what was undone last" data-test="redo" @click="store.redo()"
+      ><Redo2 :size="20" aria-hidden="true" /><span class="undo-word">Redo</span></PlainButton
     >
   </header>
   <p v-if="store.failure" class="failure" role="alert">

@@ -1,6 +1,7 @@
 /** What the keys of a keyboard do on the bench, whatever is being written in. */
 export interface BenchActions {
   readonly undo: () => void;
+  readonly redo: () => void;
   readonly shortcuts: () => void;
   readonly repeat: () => void;
   readonly keep: () => void;
@@ -18,13 +19,20 @@ export function benchKeys(actions: BenchActions): (event: KeyboardEvent) => void
     const target = event.target as HTMLElement;
     const isWriting = target.isContentEditable || target instanceof HTMLInputElement;
     const isEmpty = target instanceof HTMLInputElement ? target.value === '' : actions.isEmpty();
-    const isUndo = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !event.shiftKey;
-    if (isUndo && (!isWriting || isEmpty)) {
+    const step = stepOf(event);
+    if (step !== undefined && (!isWriting || isEmpty)) {
       event.preventDefault();
-      actions.undo();
+      actions[step]();
     } else if (event.key === '?' && !isWriting) actions.shortcuts();
     else if (event.altKey && !event.ctrlKey) byAltKey(event, actions);
   };
+}
+
+/** Ctrl Z, and both ways in which keyboards are used to do it again. */
+function stepOf({ ctrlKey, metaKey, shiftKey, key }: KeyboardEvent): 'undo' | 'redo' | undefined {
+  if (!ctrlKey && !metaKey) return undefined;
+  if (key.toLowerCase() === 'z') return shiftKey ? 'redo' : 'undo';
+  return key.toLowerCase() === 'y' && !shiftKey ? 'redo' : undefined;
 }
 
 /** By the letter where there is one, else by the place of the key: what it writes together with Alt differs. */

@@ -12,6 +12,7 @@ export const SHORTCUTS: readonly { readonly keys: string; readonly about: string
     keys: 'Ctrl Z',
     about: 'takes a change of the entry back; with an empty entry, the last change of the slate',
   },
+  { keys: 'Ctrl Y', about: 'does again what was undone last on the slate' },
   { keys: 'Esc', about: 'closes the suggestions; leaves a line that is being written anew' },
   { keys: 'Alt ↑ ↓', about: 'on a line of the slate: moves it up or down' },
   { keys: '← →', about: 'on the drawn inch: the next division; Enter puts it in' },

@@ -70,7 +70,7 @@ export function useSetOuts({ things, stored, shown }: JobWithSetOuts) {
   function rewriteSetOuts(rewrite: Rewrite, isMeant: (id: string) => boolean = () => true): readonly Inverse[] {
     return setOuts.value.flatMap((setOut) => {
       const givens = isMeant(setOut.id) ? rewritten(setOut, rewrite) : undefined;
-      return (givens && things.write<'setout'>(setOut.id, asKept({ ...setOut, givens }))) ?? [];
+      return (givens && things.write(setOut.id, asKept({ ...setOut, givens }))) ?? [];
     });
   }
 

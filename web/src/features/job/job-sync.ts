@@ -1,10 +1,10 @@
-import type { KeptThing, LineWire, ProblemCode } from '@sprell/contract';
+import { NO_THINGS, type KeptThing, type LineWire, type ProblemCode } from '@sprell/contract';
 import { useEventListener } from '@vueuse/core';
 import { v7 as uuidv7 } from 'uuid';
 import type { Ref, ShallowRef } from 'vue';
 import type { Device } from '../../adapters/device.ts';
 import type { JobHead, LocalJob, LocalWrite } from '../../adapters/local/local-store.ts';
-import { changeSubject, NO_THINGS } from '../../adapters/local/settled.ts';
+import { changeSubject } from '../../adapters/local/settled.ts';
 import { RequestFailure } from '../../adapters/request-failure.ts';
 import { firstReading } from './job-reading.ts';
 import { arrived, leaveBehind, LEFT, takeUp, type Loose } from './left-behind.ts';

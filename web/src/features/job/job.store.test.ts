@@ -169,6 +169,51 @@ describe('the open job', () => {
     expect(worked(store).at(-1)?.line.source).toBe(`#{${mine.id}} * 2`);
   });
 
+  it('does again all that was taken back, to the same state, until something else is done', async () => {
+    const step = fc.record({
+      what: fc.constantFrom('land', 'landAll', 'words', 'edit', 'remove', 'move', 'note', 'clear', 'keep'),
+      pick: fc.nat(20),
+    });
+    await fc.assert(
+      fc.asyncProperty(fc.array(step, { minLength: 1, maxLength: 12 }), fc.nat(12), async (steps, back) => {
+        const store = await openStore();
+        for (const [n, { what, pick }] of steps.entries()) {
+          const rows = worked(store);
+          const id = rows[pick % Math.max(rows.length, 1)]?.line.id;
+          if (what === 'landAll') store.landAll([() => `${n}"`, ([first]) => `#${first} * 2`], 'Take both off');
+          else if (what === 'words') store.landWords('note', `note ${n}`);
+          else if (what === 'clear') store.clear();
+          else if (what === 'keep') store.land(`m${pick} = ${n + 1}'`);
+          else if (id === undefined || what === 'land') store.land(`${n}'`);
+          else if (what === 'edit') store.edit(id, `${n + 20}'`);
+          else if (what === 'remove') store.remove(id);
+          else if (what === 'note') store.setNote(id, `for ${n}`);
+          else store.move(id, pick % store.rows.length);
+        }
+        const all = says(store);
+        const readingsThen = readings(store);
+        const times = Math.min(back, steps.length);
+        // There may be nothing to take back: an empty slate was cleared.
+        const isTaken = times > 0 && store.undoSays !== undefined;
+        for (let n = 0; n < times; n += 1) store.undo();
+        await settled();
+        expect(store.canRedo).toBe(isTaken);
+        while (store.canRedo) store.redo();
+        expect([says(store), readings(store)]).toEqual([all, readingsThen]);
+        store.undo();
+        store.land(`99'`);
+        expect(store.canRedo).toBe(false);
+        await settled();
+        expect(server.lines.size).toBeGreaterThan(0);
+        localStorage.clear();
+        server = new FakeServer();
+        device = newDevice();
+        vi.stubGlobal('fetch', server.fetch);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
   it('shows both where a step is taken back and the line was changed elsewhere since', async () => {
     const before = await openStore();
     before.land(`5'`);
@@ -545,10 +590,7 @@ describe('a thing that is kept whole', () => {
     const again = await openStore();
     await settled();
     expect(again.setOuts.map(({ givens }) => givens[0]?.[1])).toEqual([`9'`, `6'`]);
-    expect([...server.things.values()].map(({ thing }) => ('entries' in thing ? thing.entries[0] : ''))).toEqual([
-      `9'`,
-      `6'`,
-    ]);
+    expect([...server.things.values()].map(({ thing }) => (thing['entries'] as string[])[0])).toEqual([`9'`, `6'`]);
   });
 
   it('is left as another device has it where a step back would take that away, and what it was stands beside it', async () => {

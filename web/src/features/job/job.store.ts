@@ -1,5 +1,7 @@
 import {
-  THING_KINDS,
+  allThings,
+  contentOf,
+  kindNamed,
   type Change,
   type KeptThing,
   type LineChange,
@@ -82,7 +84,7 @@ export const useJobStore = defineStore('job', () => {
     },
   );
 
-  const { undoSays, openSteps, pushUndo, undo, conflicts, showConflicts, keepBoth, resolveConflict } = useStepsBack({
+  const { undoSays, canRedo, openSteps, pushUndo, undo, redo, ...apart } = useStepsBack({
     device,
     failure,
     jobId: () => job.value?.id,
@@ -100,6 +102,7 @@ export const useJobStore = defineStore('job', () => {
       else landWords(line.kind === 'heading' ? 'heading' : 'note', wordsOf(line));
     },
   });
+  const { conflicts, showConflicts, keepBoth, resolveConflict } = apart;
   let keeper = new SlateKeeper(DEFAULT_STYLE, () => undefined);
   let lines = new Map<string, LineWire>();
   /** The change of ours that a line's stored state comes from, while its revision is not known yet. */
@@ -283,9 +286,9 @@ export const useJobStore = defineStore('job', () => {
     }
     job.value = job.value && loose.has('job') ? { ...head, reading: job.value.reading } : head;
     nextNumber = Math.max(nextNumber, head.nextNumber);
-    for (const kind of THING_KINDS)
-      for (const thing of kinds[kind]) if (!loose.has(thing.id)) things.put({ kind, thing });
-    const thingIds = new Set(THING_KINDS.flatMap((kind) => kinds[kind].map(({ id }) => id)));
+    for (const [kind, list] of Object.entries(kinds))
+      for (const thing of list) if (!loose.has(thing.id)) things.put({ kind, thing });
+    const thingIds = new Set(allThings(kinds).map(({ id }) => id));
     const lineIds = new Set(told.map(({ id }) => id));
     together(() => {
       for (const line of told) takeLine(line, loose.has(line.id));
@@ -455,10 +458,14 @@ export const useJobStore = defineStore('job', () => {
       send(change, { thing });
     },
     pushUndo,
+    fail: (sentence) => {
+      failure.value = sentence;
+    },
+    // A scale without a name is told by its sizes.
     nameOf: ({ kind, thing }) =>
-      kind === 'scale'
-        ? `the scale ${thing.name ?? definitionText(thing as ScaleContent, style.value)}`
-        : `the setting-out ${thing.name ?? ''}`,
+      kind === 'scale' && thing['name'] === null
+        ? `the scale ${definitionText(contentOf(thing) as ScaleContent, style.value)}`
+        : kindNamed(kind).called(contentOf(thing)),
   });
   const drawn = useScales({
     style,
@@ -518,6 +525,7 @@ export const useJobStore = defineStore('job', () => {
     dropRefusals,
     keepState,
     undoSays,
+    canRedo,
     lastLine: () => keeper.slate.lastLine(),
     renumbered,
     met,
@@ -538,6 +546,7 @@ export const useJobStore = defineStore('job', () => {
     ...scaleDoor,
     ...setOutDoor,
     undo,
+    redo,
     resolveConflict,
     scope,
   };

@@ -1,3 +1,4 @@
+import { todaysForm } from '@sprell/contract';
 import type { Memory } from '../../adapters/local-memory.ts';
 import type { LocalStore, LocalWrite } from '../../adapters/local/local-store.ts';
 
@@ -34,7 +35,8 @@ export async function takeUp(memory: Memory, store: LocalStore): Promise<readonl
   for (const one of left) {
     // The page may be there still, and have written it down meanwhile.
     if (!leftIn(memory).some(({ what }) => what.change.id === one.what.change.id)) continue;
-    await store.write(one.jobId, { ...one.what, again: true });
+    // A version before this may have left it.
+    await store.write(one.jobId, { ...one.what, change: todaysForm(one.what.change), again: true });
     arrived(memory, one);
   }
   return left;

@@ -1,4 +1,4 @@
-import { thingStep, type Change, type LineWire } from '@sprell/contract';
+import { kindNamed, type Change, type LineWire } from '@sprell/contract';
 import { shallowRef } from 'vue';
 import type { Device } from '../../adapters/device.ts';
 import type { KeptRefusal } from '../../adapters/local/local-store.ts';
@@ -89,6 +89,7 @@ const WHY: Readonly<Record<string, string>> = {
   not_found: 'it is not in this job any more',
   id_unusable: 'something else has its place',
   id_reused: 'it was sent before in other words',
+  too_many: 'the job has as many of these as fit',
   read_only: 'this job is yours to read, not to change',
 };
 /** The parts of a change as they are called on the slate. */
@@ -113,8 +114,6 @@ function nameOfLine(line: LineWire): string {
 }
 
 function nameOfThing(change: Change): string {
-  const step = thingStep(change);
-  if (step === undefined) return 'how the job reads';
-  const name = step.content?.name ?? '';
-  return `${step.kind === 'scale' ? 'the scale' : 'the setting-out'} ${name}`.trim();
+  if (!('thingId' in change)) return 'how the job reads';
+  return kindNamed(change.of).called('content' in change ? change.content : {});
 }

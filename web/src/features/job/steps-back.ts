@@ -33,6 +33,8 @@ export interface StepsOf {
 /** Steps back in the open job, and the versions that two devices made of one thing. */
 export function useStepsBack(job: StepsOf) {
   const undoSays = ref<string>();
+  /** Whether something was taken back that can be done again. */
+  const canRedo = ref(false);
   const keptConflicts = shallowRef<readonly KeptConflict[]>([]);
   /** Those that are some still: a line may say by now what was written here. */
   const conflicts = computed<readonly Conflict[]>(() => {
@@ -40,14 +42,21 @@ export function useStepsBack(job: StepsOf) {
     return keptConflicts.value.flatMap((kept) => toConflict(kept) ?? []);
   });
   let stack = new UndoStack('none', job.device.memory);
+  let taken = new UndoStack('none', job.device.memory, 'redo');
   job.device.memory.follow((key) => {
-    if (stack.readAgain(key)) undoSays.value = stack.top()?.says;
+    if (stack.readAgain(key) || taken.readAgain(key)) showSteps();
   });
+
+  function showSteps(): void {
+    undoSays.value = stack.top()?.says;
+    canRedo.value = taken.top() !== undefined;
+  }
 
   /** The steps of a job that is opened. */
   function openSteps(jobId: string): void {
     stack = new UndoStack(jobId, job.device.memory);
-    undoSays.value = stack.top()?.says;
+    taken = new UndoStack(jobId, job.device.memory, 'redo');
+    showSteps();
   }
 
   function showConflicts(kept: readonly KeptConflict[]): void {
@@ -78,36 +87,59 @@ export function useStepsBack(job: StepsOf) {
   function pushUndo(step: Inverse): void {
     if (job.isReader()) return;
     stack.push(step, saidNow);
-    undoSays.value = step.says;
+    // What was taken back before is not on the way that was gone on from here.
+    taken.clear();
+    showSteps();
   }
 
   /** Takes the last step of this device back; what others changed since is not lost for it, but shown beside. */
   function undo(): void {
-    if (job.isReader()) return;
-    const done = stack.pop();
-    undoSays.value = stack.top()?.says;
-    if (done) takeBack(done.step, changedSince(done, saidNow));
+    goAlong(stack, taken);
   }
 
-  function takeBack(step: Inverse, elsewhere: ReadonlySet<string>): void {
+  /** Does again what was taken back last, in the same way. */
+  function redo(): void {
+    goAlong(taken, stack);
+  }
+
+  function goAlong(from: UndoStack, to: UndoStack): void {
+    if (job.isReader()) return;
+    to.see();
+    const done = from.pop();
+    const again = done && takeBack(done.step, changedSince(done, saidNow));
+    if (again) to.push(again, saidNow);
+    showSteps();
+  }
+
+  /** @returns how to do it again; undefined where others changed it since */
+  function takeBack(step: Inverse, elsewhere: ReadonlySet<string>): Inverse | undefined {
+    const { says } = step;
     if (step.kind === 'many') {
+      const again: Inverse[] = [];
       job.together(() => {
-        for (const one of step.steps) takeBack(one, elsewhere);
+        for (const one of step.steps) again.unshift(...[takeBack(one, elsewhere) ?? []].flat());
       });
-      return;
+      return again.length > 0 ? { kind: 'many', steps: again, says } : undefined;
     }
     if ('thingId' in step) {
-      const left = job.things().takeBack(step, elsewhere.has(step.thingId));
+      const { left, again } = job.things().takeBack(step, elsewhere.has(step.thingId));
       if (left !== undefined) job.failure.value = left;
-      return;
+      return again;
     }
     const line = job.lines().get(step.lineId);
-    if (line === undefined) return;
-    if (step.kind !== 'restore' && elsewhere.has(line.id)) {
+    if (line === undefined) return undefined;
+    const { id: lineId, source, label, note, position } = line;
+    if (step.kind !== 'restore' && elsewhere.has(lineId)) {
       const mine = step.kind === 'write' ? { ...line, ...step.content, deleted: false } : { ...line, deleted: true };
-      keepBoth(line.id, mine);
-    } else if (step.kind === 'write') job.write(line, step.content);
-    else job.setDeleted(line, step.kind === 'delete');
+      keepBoth(lineId, mine);
+      return undefined;
+    }
+    if (step.kind === 'write') {
+      job.write(line, step.content);
+      return { kind: 'write', lineId, content: { source, label, note, position }, says };
+    }
+    job.setDeleted(line, step.kind === 'delete');
+    return { kind: step.kind === 'delete' ? 'restore' : 'delete', lineId, says };
   }
 
   /** A version of a line that does not take the place of what stands there: both, until somebody chooses. */
@@ -132,5 +164,5 @@ export function useStepsBack(job: StepsOf) {
     if (!kept.mine.deleted) job.write(job.lines().get(line.id) as LineWire, kept.mine);
   }
 
-  return { undoSays, openSteps, pushUndo, undo, conflicts, showConflicts, keepBoth, resolveConflict };
+  return { undoSays, canRedo, openSteps, pushUndo, undo, redo, conflicts, showConflicts, keepBoth, resolveConflict };
 }

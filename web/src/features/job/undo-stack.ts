@@ -1,5 +1,5 @@
 import { v5 } from 'uuid';
-import type { ThingContent, ThingKind } from '@sprell/contract';
+import type { Content, ThingContent } from '@sprell/contract';
 import type { Memory } from '../../adapters/local-memory.ts';
 
 /** What a line said, or that it was not there. */
@@ -13,21 +13,17 @@ export interface LineContent {
 /** What a drawing scale says. */
 export type ScaleContent = ThingContent<'scale'>;
 
-/** A step back of a thing that is kept whole. */
+interface OfThing {
+  /** The name of its kind. */
+  readonly thing: string;
+  readonly thingId: string;
+  readonly says: string;
+}
+/** A step back of a thing. */
 export type ThingInverse =
-  | {
-      readonly kind: 'thing.delete' | 'thing.restore';
-      readonly thing: ThingKind;
-      readonly thingId: string;
-      readonly says: string;
-    }
-  | {
-      readonly kind: 'thing.write';
-      readonly thing: ThingKind;
-      readonly thingId: string;
-      readonly content: ThingContent;
-      readonly says: string;
-    };
+  | (OfThing & { readonly kind: 'thing.delete' | 'thing.restore' })
+  | (OfThing & { readonly kind: 'thing.write'; readonly content: Content })
+  | (OfThing & { readonly kind: 'thing.move'; readonly position: string });
 
 /** How to take one step back. Sources are in their stored form, so that a renumbered line is still the one meant. */
 export type Inverse =
@@ -57,7 +53,10 @@ export function changedSince({ said }: Done, saidNow: (id: string) => string | u
 
 const LIMIT = 200;
 
-/** Steps back for one job, on this device alone, for all its pages together. They survive a reload. */
+/**
+ * Steps back for one job, or those that were taken back and can be done again, on this device alone, for all its pages
+ * together. They survive a reload.
+ */
 export class UndoStack {
   readonly #key: string;
   readonly #memory: Memory;
@@ -65,8 +64,8 @@ export class UndoStack {
   /** How things stand after the last step is still to be seen. */
   #look: (() => void) | undefined;
 
-  constructor(jobId: string, memory: Memory) {
-    this.#key = `undo.${jobId}`;
+  constructor(jobId: string, memory: Memory, what: 'undo' | 'redo' = 'undo') {
+    this.#key = `${what}.${jobId}`;
     this.#memory = memory;
     this.#steps = this.#kept();
   }
@@ -110,6 +109,16 @@ export class UndoStack {
     const last = this.#steps[this.#steps.length - 1];
     this.#keep(this.#steps.slice(0, -1));
     return last;
+  }
+
+  /** Sees how things stand after the last step, before another one is taken back. */
+  see(): void {
+    this.#look?.();
+  }
+
+  clear(): void {
+    this.#look = undefined;
+    if (this.#steps.length > 0) this.#keep([]);
   }
 
   top(): Inverse | undefined {

@@ -6,7 +6,7 @@ import {
   completionStatus,
   moveCompletionSelection,
 } from '@codemirror/autocomplete';
-import { history, historyKeymap, standardKeymap, undo } from '@codemirror/commands';
+import { history, historyKeymap, redo, standardKeymap, undo } from '@codemirror/commands';
 import { Prec, type Extension } from '@codemirror/state';
 import { keymap, tooltips, type Command } from '@codemirror/view';
 import { sizeNode } from '../../../ui/size-pieces.ts';
@@ -56,6 +56,12 @@ export function editorExtras(marks: () => readonly NamedMark[]): Extension {
       // Beneath the entry stands what is wrong with it.
       aboveCursor: true,
     }),
-    keymap.of([...historyKeymap.filter(({ key }) => key !== 'Mod-z'), ...standardKeymap]),
+    // Where there is no change of the entry to do again, the key is the slate's.
+    keymap.of([
+      { key: 'Mod-y', run: redo },
+      { key: 'Mod-Shift-z', run: redo },
+      ...historyKeymap.filter((binding) => binding.run !== undo && binding.run !== redo),
+      ...standardKeymap,
+    ]),
   ];
 }
