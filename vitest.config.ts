@@ -34,7 +34,13 @@ export default defineConfig({
       },
       {
         plugins: [vue()],
-        test: { ...HANGS, name: 'simulator', include: ['simulator/*.test.ts'], environment: 'happy-dom' },
+        test: {
+          ...HANGS,
+          name: 'simulator',
+          include: ['simulator/*.test.ts'],
+          environment: 'happy-dom',
+          globalSetup: ['server/src/testing/throwaway-cluster.ts'],
+        },
       },
       {
         test: {

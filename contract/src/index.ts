@@ -51,5 +51,6 @@ export {
   type JobWire,
   type Role,
 } from './endpoints/jobs.ts';
+export { copyOfJob } from './copy-of-job.ts';
 export * from './endpoints/account.ts';
 export * from './endpoints/members.ts';

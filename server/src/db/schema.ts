@@ -14,6 +14,7 @@ import {
   unique,
   uuid,
   varchar,
+  type ExtraConfigColumn,
   type PgColumn,
   type PgTable,
 } from 'drizzle-orm/pg-core';
@@ -200,52 +201,51 @@ export const line = pgTable(
   ],
 );
 
+/** The columns that tables of things have alike, whatever their kind; those of its fields are its own. */
+export const thingRow = () => ({
+  id: uuid('id').notNull(),
+  jobId: uuid('job_id')
+    .notNull()
+    .references(() => job.id),
+  revision,
+  createdAt,
+  deletedAt,
+});
+/** And their keys. */
+export const thingKeys = (name: string, table: Record<'jobId' | 'id' | 'revision', ExtraConfigColumn>) => [
+  primaryKey({ columns: [table.jobId, table.id] as never }),
+  index(`${name}_revision`).on(table.jobId, table.revision),
+];
+
 export const scaleKind = pgEnum('scale_kind', ['sizes', 'ratio', 'copy']);
 
 /** A drawing scale of a job: so much on paper for so much on site, as it was typed. */
 export const scale = pgTable(
   'scale',
   {
-    id: uuid('id').notNull(),
-    jobId: uuid('job_id')
-      .notNull()
-      .references(() => job.id),
+    ...thingRow(),
     kind: scaleKind('kind').notNull(),
     paper: text('paper').notNull(),
     site: text('site').notNull(),
     name: text('name'),
-    revision,
-    createdAt,
-    deletedAt,
   },
-  (table) => [
-    primaryKey({ columns: [table.jobId, table.id] }),
-    index('scale_revision').on(table.jobId, table.revision),
-    check('scale_sides', sql`${table.paper} <> '' and ${table.site} <> ''`),
-  ],
+  (table) => [...thingKeys('scale', table), check('scale_sides', sql`${table.paper} <> '' and ${table.site} <> ''`)],
 );
 
 /** A shape set out in a job under a name: what was typed for it, field by field. What follows from that is not kept. */
 export const setOut = pgTable(
   'set_out',
   {
-    id: uuid('id').notNull(),
-    jobId: uuid('job_id')
-      .notNull()
-      .references(() => job.id),
+    ...thingRow(),
     name: text('name').notNull(),
     shape: text('shape').notNull(),
     answer: text('answer').notNull().default(''),
     /** Two lists of one length: the fields that were given, and the entry in each. */
     fields: text('fields').array().notNull(),
     entries: text('entries').array().notNull(),
-    revision,
-    createdAt,
-    deletedAt,
   },
   (table) => [
-    primaryKey({ columns: [table.jobId, table.id] }),
-    index('set_out_revision').on(table.jobId, table.revision),
+    ...thingKeys('set_out', table),
     check('set_out_named', sql`${table.name} <> '' and ${table.shape} <> ''`),
     check('set_out_given', sql`cardinality(${table.fields}) = cardinality(${table.entries})`),
   ],

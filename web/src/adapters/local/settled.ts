@@ -361,6 +361,9 @@ export function adopted<T extends Standing>(
   return [...theirs.filter(({ id }) => !kept.has(id)), ...held];
 }
 
+/** Lines and things of every kind that the server told of. */
+export const toldOf = (job: JobWire): readonly (LineWire | Thing)[] => [...job.lines, ...allThings(thingsOf(job))];
+
 /** A job that is not here. */
 export const NOTHING: Omit<LocalJob, 'head' | 'refusals'> = {
   lines: [],
@@ -382,7 +385,7 @@ export function readUpTo(
   { head, asked }: { readonly head: JobHead | undefined; readonly asked: JobHead | undefined },
 ): number {
   const known = new Map(ours.map(({ id, revision }) => [id, revision]));
-  const passedOver = [...job.lines, ...allThings(thingsOf(job))]
+  const passedOver = toldOf(job)
     .filter(({ id, revision }) => waiting.has(id) && revision > (known.get(id) ?? 0))
     .map(({ revision }) => revision - 1);
   // What was asked for begins after something that is still to be read.

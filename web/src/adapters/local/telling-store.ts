@@ -10,7 +10,7 @@ import type {
   Settlement,
   Written,
 } from './local-store.ts';
-import { changeSubject } from './settled.ts';
+import { changeSubject, toldOf } from './settled.ts';
 
 /** What one page of a browser tells the others that it did to what they share. */
 export interface Told {
@@ -49,7 +49,7 @@ export class TellingStore implements LocalStore {
 
   async adopt(job: JobWire, extent: 'all' | 'changes', asked?: JobHead): Promise<boolean> {
     if (!(await this.#store.adopt(job, extent, asked))) return false;
-    const ids = [...job.lines, ...job.scales, ...job.setOuts].map(({ id }) => id);
+    const ids = toldOf(job).map(({ id }) => id);
     this.#tell({ jobId: job.id, ids: extent === 'all' ? undefined : ids, apart: [] });
     return true;
   }

@@ -4,7 +4,7 @@ import { v7 as uuidv7 } from 'uuid';
 import type { Ref, ShallowRef } from 'vue';
 import type { Device } from '../../adapters/device.ts';
 import type { JobHead, LocalJob, LocalWrite } from '../../adapters/local/local-store.ts';
-import { changeSubject } from '../../adapters/local/settled.ts';
+import { changeSubject, toldOf } from '../../adapters/local/settled.ts';
 import { RequestFailure } from '../../adapters/request-failure.ts';
 import { firstReading } from './job-reading.ts';
 import { arrived, leaveBehind, LEFT, takeUp, type Loose } from './left-behind.ts';
@@ -279,7 +279,7 @@ export function useJobSync(kept: KeptJob) {
         if (!(await (await device.store()).adopt(theirs, 'changes', head))) return takeOver(jobId);
         await lookAt(
           jobId,
-          [...theirs.lines, ...theirs.scales, ...theirs.setOuts].map(({ id }) => id),
+          toldOf(theirs).map(({ id }) => id),
         );
       });
     return reading;

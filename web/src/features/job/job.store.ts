@@ -543,6 +543,7 @@ export const useJobStore = defineStore('job', () => {
     ...edits,
     ...stick,
     jobLines,
+    things: markRaw(things),
     ...scaleDoor,
     ...setOutDoor,
     undo,

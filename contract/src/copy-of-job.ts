@@ -1,0 +1,60 @@
+import { KINDS } from './kinds/registry.ts';
+import { contentOf, thingsOf } from './kinds/thing.ts';
+import type { Content } from './kinds/kind.ts';
+import type { JobWire } from './endpoints/jobs.ts';
+import type { Change } from './wire/change.ts';
+
+/**
+ * The changes that make a copy of a job: its lines with the numbers that they have, and its things of every kind. What
+ * entries in it refer to is the copy's own. A line that was taken off goes along where an entry speaks of it still.
+ * @param newId gives an id of version 7, a later one each time
+ * @returns the first of them makes the job
+ */
+export function copyOfJob(job: JobWire, title: string, newId: () => string): readonly Change[] {
+  const ids = new Map<string, string>();
+  const copied = (id: string): string => {
+    const known = ids.get(id) ?? newId();
+    ids.set(id, known);
+    return known;
+  };
+  /** Entries hold lines by their ids, in whatever field they stand. */
+  const ofTheCopy = (value: unknown): unknown =>
+    typeof value === 'string'
+      ? value.replace(/#\{([0-9a-f-]{36})\}/g, (_, id: string) => `#{${copied(id)}}`)
+      : Array.isArray(value)
+        ? value.map(ofTheCopy)
+        : value;
+
+  const things = KINDS.flatMap(({ name, entries }) =>
+    (thingsOf(job)[name] ?? [])
+      .filter(({ deleted }) => !deleted)
+      .map((thing): Change => {
+        const content: Content = contentOf(thing);
+        const held = Object.fromEntries(entries.map((field) => [field, ofTheCopy(content[field])]));
+        return {
+          id: newId(),
+          kind: 'thing.add',
+          of: name,
+          thingId: copied(thing.id),
+          content: { ...content, ...held },
+        };
+      }),
+  );
+  const standing = job.lines
+    .filter(({ deleted }) => !deleted)
+    .map(({ id, source }) => ({ id, source: ofTheCopy(source) }));
+  const sources = new Map(standing.map(({ id, source }) => [id, source as string]));
+  const lines = job.lines
+    .filter(({ id, deleted }) => !deleted || ids.has(id))
+    .flatMap((line): readonly Change[] => {
+      const { kind, number, position, label, note, deleted } = line;
+      const lineId = copied(line.id);
+      const said = { lineId, position, source: sources.get(line.id) ?? String(ofTheCopy(line.source)), label, note };
+      const add: Change =
+        kind === 'worked'
+          ? { id: newId(), kind: 'line.add', number: number ?? 1, ...said }
+          : { id: newId(), kind: 'line.words', words: kind, ...said };
+      return deleted ? [add, { id: newId(), kind: 'line.delete', lineId, base: add.id }] : [add];
+    });
+  return [{ id: newId(), kind: 'job.add', title, reading: job.reading }, ...lines, ...things];
+}
