@@ -124,6 +124,41 @@ export class Slate {
     this.#isDeferred = false;
   }
 
+  /**
+   * Works out the last lines and what they use, where that is not much: after `loadLater`, what is seen first need not wait
+   * for the rest.
+   * @param most lines and marks that may be worked out for it; where it takes more, or runs in a circle, nothing is
+   * @returns ids of the lines that have a result now
+   */
+  workOutFoot(count: number, most: number): readonly string[] {
+    const needed = this.#neededBy(this.#index.order.slice(-count), most) ?? [];
+    for (const node of needed) this.#rework(node);
+    return needed.flatMap((node) => (node.kind === 'line' ? [node.line.id] : []));
+  }
+
+  /** Some nodes after all that they use; undefined where that is more than so many, or a circle. */
+  #neededBy(nodes: readonly SlateNode[], most: number): readonly SlateNode[] | undefined {
+    const ordered = new Set<SlateNode>();
+    const open = new Set<SlateNode>();
+    const ways: { readonly node: SlateNode; next: number }[] = [];
+    for (const start of nodes) {
+      if (!ordered.has(start)) ways.push({ node: start, next: 0 });
+      for (let way = ways.at(-1); way; way = ways.at(-1)) {
+        open.add(way.node);
+        const source = way.node.sources[way.next];
+        way.next += 1;
+        if (source === undefined) {
+          ordered.add(way.node);
+          open.delete(way.node);
+          ways.pop();
+        } else if (open.has(source)) return undefined;
+        else if (!ordered.has(source)) ways.push({ node: source, next: 0 });
+        if (ordered.size + open.size > most) return undefined;
+      }
+    }
+    return [...ordered];
+  }
+
   /** Takes over results that were worked out elsewhere, from the same lines. */
   accept(results: readonly (readonly [id: string, result: LineResult])[]): void {
     for (const [id, result] of results) {

@@ -52,7 +52,7 @@ interface Ours {
   readonly jobId: string;
   readonly own?: Own | undefined;
 }
-type LineRow = LineWire & Ours;
+type LineRow = LineWire & Ours & { readonly loose?: 1 };
 /** A thing of any kind, whole: what it says may have fields of any name. */
 interface ThingRow extends Ours {
   readonly id: string;
@@ -71,6 +71,19 @@ const thingRows = (job: JobWire): readonly ThingRow[] =>
     things.map((thing) => thingRow({ kind, thing }, { jobId: job.id })),
   );
 
+/**
+ * The lines of a long job in one text: twenty thousand rows are read one by one in more than half a second, and this in a
+ * tenth of it. Rows that were written after it are marked as loose; where a row went, there is no pack until the next opening.
+ */
+interface Pack {
+  readonly jobId: string;
+  /** `LineRow`s as JSON. */
+  readonly text: string;
+}
+/** Lines from which on a job has a pack, and loose ones at which it is made again. */
+const PACKED_FROM = 2000;
+const MOST_LOOSE = 500;
+
 /** Subjects up to which the outbox is asked for each. */
 const SOUGHT = 40;
 /** The shape in which changes are written down now: one form for things of every kind. */
@@ -80,6 +93,7 @@ class Tables extends Dexie {
   declare readonly jobs: EntityTable<JobHead, 'id'>;
   declare readonly lines: EntityTable<LineRow, 'id'>;
   declare readonly things: EntityTable<ThingRow, 'id'>;
+  declare readonly packs: EntityTable<Pack, 'jobId'>;
   declare readonly outbox: EntityTable<OutboxRow, 'place'>;
   declare readonly versions: EntityTable<KeptConflict, 'id'>;
   declare readonly refusals: EntityTable<KeptRefusal, 'id'>;
@@ -135,7 +149,7 @@ class Tables extends Dexie {
               if (row.version !== undefined) row.version = CHANGE_VERSION;
             });
       });
-    this.version(7).stores({ scales: null, setOuts: null });
+    this.version(7).stores({ scales: null, setOuts: null, lines: 'id, jobId, [jobId+loose]', packs: 'jobId' });
   }
 
   /** Tables of what stands in jobs. */
@@ -164,28 +178,51 @@ export class DexieStore implements LocalStore {
   }
 
   open(jobId: string, only?: readonly string[]): Promise<LocalJob | undefined> {
-    const { jobs, lines, things, outbox, versions, refusals } = this.#tables;
-    return this.#tables.transaction('r', [jobs, lines, things, outbox, versions, refusals], async () => {
-      const head = await jobs.get(jobId);
-      if (head === undefined) return undefined;
-      const [lineRows, heldThings, waiting, conflicts, refused] = await Promise.all([
-        this.#rows(lines, jobId, only),
-        this.#rows(things, jobId, only),
-        this.#waiting(jobId, only),
-        versions.where({ jobId }).toArray(),
-        refusals.where({ jobId }).toArray(),
-      ]);
-      const rows: readonly (LineRow | ThingRow)[] = [...lineRows, ...heldThings];
-      return {
-        head,
-        lines: lineRows.map(asTold),
-        things: thingsBy((kind) => heldThings.flatMap(({ of, thing }) => (of === kind ? [thing] : []))),
-        waiting: waiting.map(({ change }) => change),
-        conflicts,
-        refusals: refused,
-        own: new Map(rows.flatMap(({ id, own }) => (own === undefined ? [] : [[id, own] as const]))),
-      };
-    });
+    const { jobs, lines, things, packs, outbox, versions, refusals } = this.#tables;
+    // A pack may be made on the way.
+    return this.#tables.transaction(
+      only ? 'r' : 'rw',
+      [jobs, lines, things, packs, outbox, versions, refusals],
+      async () => {
+        const head = await jobs.get(jobId);
+        if (head === undefined) return undefined;
+        const [lineRows, heldThings, waiting, conflicts, refused] = await Promise.all([
+          only ? this.#rows(lines, jobId, only) : this.#allLines(jobId),
+          this.#rows(things, jobId, only),
+          this.#waiting(jobId, only),
+          versions.where({ jobId }).toArray(),
+          refusals.where({ jobId }).toArray(),
+        ]);
+        const rows: readonly (LineRow | ThingRow)[] = [...lineRows, ...heldThings];
+        return {
+          head,
+          lines: lineRows.map(asTold),
+          things: thingsBy((kind) => heldThings.flatMap(({ of, thing }) => (of === kind ? [thing] : []))),
+          waiting: waiting.map(({ change }) => change),
+          conflicts,
+          refusals: refused,
+          own: new Map(rows.flatMap(({ id, own }) => (own === undefined ? [] : [[id, own] as const]))),
+        };
+      },
+    );
+  }
+
+  async #allLines(jobId: string): Promise<readonly LineRow[]> {
+    const { lines, packs } = this.#tables;
+    const [pack, loose] = await Promise.all([packs.get(jobId), lines.where({ jobId, loose: 1 }).toArray()]);
+    const later = new Set(loose.map(({ id }) => id));
+    const packed = pack && (JSON.parse(pack.text) as LineRow[]).filter(({ id }) => !later.has(id));
+    const rows = packed ? [...packed, ...loose] : await lines.where({ jobId }).toArray();
+    if (rows.length < PACKED_FROM || (packed && loose.length <= MOST_LOOSE)) return rows;
+    const tied = rows.map(({ loose: _, ...row }) => row);
+    await packs.put({ jobId, text: JSON.stringify(tied) });
+    await lines.bulkPut(tied.filter(({ id }) => later.has(id)));
+    return rows;
+  }
+
+  /** What is written from now on is told from what is in a pack. */
+  async #looseNow(jobId: string): Promise<{ readonly loose?: 1 }> {
+    return (await this.#tables.packs.where({ jobId }).count()) > 0 ? { loose: 1 } : {};
   }
 
   async #rows<Row extends LineRow | ThingRow>(
@@ -221,8 +258,8 @@ export class DexieStore implements LocalStore {
   }
 
   #transaction<T>(work: () => Promise<T>): Promise<T> {
-    const { jobs, lines, things, outbox, versions, refusals } = this.#tables;
-    return this.#tables.transaction('rw', [jobs, lines, things, outbox, versions, refusals], work);
+    const { jobs, lines, things, packs, outbox, versions, refusals } = this.#tables;
+    return this.#tables.transaction('rw', [jobs, lines, things, packs, outbox, versions, refusals], work);
   }
 
   async #partOf(jobId: string, ids: readonly string[]): Promise<JobPart> {
@@ -231,7 +268,7 @@ export class DexieStore implements LocalStore {
   }
 
   async #keep(jobId: string, { touched }: JobPart): Promise<void> {
-    const { jobs, lines, outbox, versions } = this.#tables;
+    const { jobs, lines, packs, outbox, versions } = this.#tables;
     const { head, things, removed, own, added, absorbed, conflicts } = touched;
     const ours = (id: string): Ours => ({ jobId, own: own.get(id) });
     if (absorbed.size > 0)
@@ -245,7 +282,9 @@ export class DexieStore implements LocalStore {
     );
     if (head) await jobs.put(head);
     for (const table of this.#tables.held) await table.bulkDelete([...removed]);
-    await lines.bulkPut(touched.lines.map((line) => ({ ...line, ...ours(line.id) })));
+    if (removed.length > 0) await packs.delete(jobId);
+    const loose = await this.#looseNow(jobId);
+    await lines.bulkPut(touched.lines.map((line) => ({ ...line, ...ours(line.id), ...loose })));
     await this.#tables.things.bulkPut(things.map((kept) => thingRow(kept, ours(kept.thing.id))));
     await versions.bulkPut([...conflicts.values()].flatMap((one) => one ?? []));
     await versions.bulkDelete([...conflicts].flatMap(([id, one]) => (one ? [] : [id])));
@@ -269,9 +308,9 @@ export class DexieStore implements LocalStore {
   }
 
   adopt(job: JobWire, extent: 'all' | 'changes', asked?: JobHead): Promise<boolean> {
-    const { jobs, lines, things, outbox, versions, refusals } = this.#tables;
+    const { jobs, lines, things, packs, outbox, versions, refusals } = this.#tables;
     const jobId = job.id;
-    return this.#tables.transaction('rw', [jobs, lines, things, outbox, versions, refusals], async () => {
+    return this.#tables.transaction('rw', [jobs, lines, things, packs, outbox, versions, refusals], async () => {
       const head = await jobs.get(jobId);
       if (extent === 'changes' && asked && asked.history !== job.history) return false;
       if (head && isOtherHistory(head, job, asked)) {
@@ -279,6 +318,8 @@ export class DexieStore implements LocalStore {
         return extent === 'all';
       }
       const waiting = await this.#subjects(jobId);
+      if (extent === 'all') await packs.delete(jobId);
+      const loose = await this.#looseNow(jobId);
       const ours: (LineRow | ThingRow)[] = [];
       // What is told as changes is put beside what is here; only what is told whole can say what has gone.
       const adopt = async <Row extends LineRow | ThingRow>(table: EntityTable<Row, 'id'>, all: readonly Row[]) => {
@@ -291,7 +332,7 @@ export class DexieStore implements LocalStore {
       };
       await adopt(
         lines,
-        job.lines.map((line) => ({ ...line, jobId })),
+        job.lines.map((line) => ({ ...line, jobId, ...loose })),
       );
       await adopt(things, thingRows(job));
       const upTo = readUpTo(job, ours, waiting, { head, asked: extent === 'changes' ? asked : undefined });
@@ -301,18 +342,19 @@ export class DexieStore implements LocalStore {
   }
 
   sendAgain(jobId: string): Promise<void> {
-    const { jobs, lines, things, outbox, versions, refusals } = this.#tables;
-    return this.#tables.transaction('rw', [jobs, lines, things, outbox, versions, refusals], () =>
+    const { jobs, lines, things, packs, outbox, versions, refusals } = this.#tables;
+    return this.#tables.transaction('rw', [jobs, lines, things, packs, outbox, versions, refusals], () =>
       this.#rejoin(jobId, undefined),
     );
   }
 
   async #rejoin(jobId: string, told: JobWire | undefined): Promise<void> {
-    const { jobs, lines, things, outbox, versions, refusals } = this.#tables;
+    const { jobs, lines, things, packs, outbox, versions, refusals } = this.#tables;
     const ours = await this.open(jobId);
     if (ours === undefined) return;
     const { head, lines: all, things: held, waiting, conflicts, refusals: refused, own } = rejoined(ours, told);
     await jobs.put(head);
+    await packs.delete(jobId);
     await lines.where({ jobId }).delete();
     await lines.bulkPut(all.map((line) => ({ ...line, jobId, own: own.get(line.id) })));
     await things.where({ jobId }).delete();
@@ -326,8 +368,9 @@ export class DexieStore implements LocalStore {
   }
 
   refuse(jobId: string, code: KeptRefusal['code']): Promise<void> {
-    const { jobs, lines, things, outbox, refusals } = this.#tables;
-    return this.#tables.transaction('rw', [jobs, lines, things, outbox, refusals], async () => {
+    const { jobs, lines, things, packs, outbox, refusals } = this.#tables;
+    return this.#tables.transaction('rw', [jobs, lines, things, packs, outbox, refusals], async () => {
+      await packs.delete(jobId);
       const waiting = await this.#waiting(jobId, undefined);
       // What the server never had goes; what it has is read anew, all of it.
       for (const table of this.#tables.held)
@@ -385,19 +428,21 @@ export class DexieStore implements LocalStore {
     await this.#tables.versions.delete(id);
   }
 
-  dropRefusal({ id, change }: KeptRefusal): Promise<void> {
-    const { lines, things, refusals } = this.#tables;
-    return this.#tables.transaction('rw', [lines, things, refusals], async () => {
+  dropRefusal({ id, jobId, change }: KeptRefusal): Promise<void> {
+    const { lines, things, packs, refusals } = this.#tables;
+    return this.#tables.transaction('rw', [lines, things, packs, refusals], async () => {
       await refusals.delete(id);
+      if (makes(change)) await packs.delete(jobId);
       if (makes(change)) for (const table of this.#tables.held) await table.delete(changeSubject(change));
     });
   }
 
   forget(jobId: string): Promise<void> {
-    const { jobs, lines, things, outbox } = this.#tables;
-    return this.#tables.transaction('rw', [jobs, lines, things, outbox], async () => {
+    const { jobs, lines, things, packs, outbox } = this.#tables;
+    return this.#tables.transaction('rw', [jobs, lines, things, packs, outbox], async () => {
       if ((await outbox.where({ jobId }).count()) > 0) return;
       await jobs.delete(jobId);
+      await packs.delete(jobId);
       for (const table of this.#tables.held) await table.where({ jobId }).delete();
     });
   }
@@ -418,7 +463,7 @@ export class DexieStore implements LocalStore {
   }
 }
 
-/** A row without what is this device's own of it. */
-function asTold<Row extends Ours>({ jobId: _, own: _own, ...rest }: Row): Omit<Row, keyof Ours> {
-  return rest;
+/** A line without what is this device's own of it. */
+function asTold({ jobId: _, own: _own, loose: _loose, ...line }: LineRow): LineWire {
+  return line;
 }

@@ -458,3 +458,70 @@ describe('the database of the browser', () => {
     expect(await second.batch(new Set())).toMatchObject({ jobId: job.id, changes: [change] });
   });
 });
+
+describe('a long job in the browser’s database', () => {
+  it('is read from one text and what was written since, and is the same as row by row', async () => {
+    const name = `long ${uuidv7()}`;
+    const long = Array.from({ length: 2100 }, (_, n) => aLine({ number: n + 1, source: `${n}'`, revision: 3 }));
+    const job = aJob({ lines: long, nextNumber: 2101 });
+    const store = await new DexieStore(name).ready();
+    await store.adopt(job, 'all');
+    const byId = (lines: readonly LineWire[] = []) => [...lines].sort((a, b) => (a.id < b.id ? -1 : 1));
+    const opened = async () => (await (await new DexieStore(name).ready()).open(job.id)) ?? expect.fail();
+    expect(byId((await opened()).lines)).toEqual(byId(long));
+    const raw = await new Dexie(name).open();
+    expect(await raw.table('packs').count()).toBe(1);
+
+    const [one, other] = [long[5] as LineWire, long[6] as LineWire];
+    await store.write(job.id, { change: anEdit(one, `77'`), line: { ...one, source: `77'` } });
+    await store.adopt({ ...job, revision: 4, lines: [{ ...other, source: `88'`, revision: 4 }] }, 'changes');
+    const fresh = aLine({ number: 2101, source: `99'`, revision: 0 });
+    const add: Change = {
+      id: uuidv7(),
+      kind: 'line.add',
+      lineId: fresh.id,
+      number: 2101,
+      position: 'a1',
+      source: `99'`,
+      label: null,
+      note: '',
+    };
+    await store.write(job.id, { change: add, line: fresh });
+    const now = await opened();
+    expect(now.lines).toHaveLength(2101);
+    const saysOf = (id: string) => now.lines.find((line) => line.id === id)?.source;
+    expect([saysOf(one.id), saysOf(other.id), saysOf(fresh.id)]).toEqual([`77'`, `88'`, `99'`]);
+    expect(now.own.get(one.id)?.by).toBe(now.waiting[0]?.id);
+
+    // A row that goes takes the text along; so does all of it from the server.
+    await store.settle((await store.batch(new Set())) as never, [
+      { id: now.waiting[0]?.id as string, status: 'applied', line: { ...one, source: `77'`, revision: 5 } },
+      { id: add.id, status: 'refused', code: 'line.not_found' },
+    ]);
+    expect(await raw.table('packs').count()).toBe(0);
+    expect((await opened()).lines).toHaveLength(2100);
+    await store.adopt({ ...job, revision: 6, lines: long.slice(0, 3) }, 'all');
+    expect(byId((await opened()).lines)).toEqual(byId(long.slice(0, 3)));
+  });
+
+  it('has its text made again where much was written since', async () => {
+    const name = `much ${uuidv7()}`;
+    const long = Array.from({ length: 2000 }, (_, n) => aLine({ number: n + 1, revision: 3 }));
+    const job = aJob({ lines: long });
+    const store = await new DexieStore(name).ready();
+    await store.adopt(job, 'all');
+    await store.open(job.id);
+    const raw = await new Dexie(name).open();
+    const loose = () => raw.table('lines').where({ jobId: job.id, loose: 1 }).count();
+    const changed = long.slice(0, 501).map((line) => ({ ...line, source: `9'`, revision: 4 }));
+    await store.adopt({ ...job, revision: 4, lines: changed }, 'changes');
+    expect(await loose()).toBe(501);
+    const before = await store.open(job.id);
+    expect(await loose()).toBe(0);
+    const after = await store.open(job.id);
+    expect(new Set(after?.lines.map((line) => JSON.stringify(line)))).toEqual(
+      new Set(before?.lines.map((line) => JSON.stringify(line))),
+    );
+    expect(after?.lines.filter(({ source }) => source === `9'`)).toHaveLength(501);
+  });
+});

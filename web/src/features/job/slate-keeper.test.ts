@@ -135,8 +135,9 @@ describe('the keeper of the slate', () => {
       () => worker,
     );
     keeper.load(Array.from({ length: 2500 }, (_, index) => aLine(index + 1, `${index}"`)));
-    expect(reading(keeper, 2500)).toBeUndefined();
-    await vi.waitFor(() => expect(reading(keeper, 2500)).toBe('208′ 3″'));
+    // What is seen first has its results at once.
+    expect([reading(keeper, 2000), reading(keeper, 2500)]).toEqual([undefined, '208′ 3″']);
+    await vi.waitFor(() => expect(reading(keeper, 2000)).toBe('166′ 7″'));
     keeper.remove('line-1');
     await vi.waitFor(() => expect(keeper.slate.lines()).toHaveLength(2499));
   });

@@ -7,6 +7,10 @@ const HEAVY_LINES = 300;
 /** From so many lines on, a job is worked out by the worker from the start. */
 const LONG_SLATE = 2000;
 
+/** Lines that are seen when a job is opened, and how many may be worked out for them before the worker has answered. */
+const SEEN_FIRST = 40;
+const MOST_AT_ONCE = 400;
+
 /** What the keeper needs of a worker; tests bring their own. */
 export type Recalculator = {
   [Call in keyof SlateWorker]: (...call: Parameters<SlateWorker[Call]>) => Promise<WorkedResults>;
@@ -63,6 +67,7 @@ export class SlateKeeper {
       return;
     }
     this.slate.loadLater(lines);
+    this.slate.workOutFoot(SEEN_FIRST, MOST_AT_ONCE);
     this.#unsent = [];
     this.#take(this.#worker.load(lines, this.#options));
   }
