@@ -165,7 +165,7 @@ async function firstLoad(browser: Browser, address: string): Promise<FirstLoad> 
   );
   // What the page itself names is needed at once; everything else is asked for by the script.
   const named = await page.evaluate(async () => {
-    const html = await (await fetch('/')).text();
+    const html = (await (await fetch('/')).text()).replace(/<link[^>]*data-behind[^>]*>/g, '');
     return [...html.matchAll(/(?:src|href)="([^"]+\.js)"/g)].map(([, path]) => path ?? '');
   });
   let script = 0;

@@ -1,12 +1,14 @@
 import { gzipSync } from 'node:zlib';
 import { expect, inject, it } from 'vitest';
+import { launchBrowser } from '../fixtures/browser.ts';
 
 /** Bytes of script, gzipped, that a page names itself and a phone waits for; everything else comes behind it. */
 const MOST = 200_000;
 
 it('the first screen asks for less script than a slow network brings in time', async () => {
   const address = inject('address');
-  const page = await (await fetch(address)).text();
+  // What stands behind it is asked for by the page, too, but not waited for.
+  const page = (await (await fetch(address)).text()).replace(/<link[^>]*data-behind[^>]*>/g, '');
   const scripts = [...new Set([...page.matchAll(/(?:src|href)="([^"]+\.js)"/g)].map(([, path]) => path as string))];
   expect(scripts.length).toBeGreaterThan(0);
   let size = 0;
@@ -16,4 +18,22 @@ it('the first screen asks for less script than a slow network brings in time', a
     size += gzipSync(Buffer.from(await answer.arrayBuffer()), { level: 9 }).length;
   }
   expect(size).toBeLessThan(MOST);
+});
+
+it('a browser that has nothing has its lines with one question to the server', async () => {
+  const browser = await launchBrowser();
+  const page = await (await browser.createBrowserContext()).newPage();
+  const asked: string[] = [];
+  page.on('request', (request) => {
+    const { pathname } = new URL(request.url());
+    if (pathname.startsWith('/api/') && !pathname.endsWith('/events')) asked.push(`${request.method()} ${pathname}`);
+  });
+  await page.goto(inject('address'));
+  await page.waitForSelector('[data-line]');
+  // Other jobs come behind it, so that each can be opened where there is no signal.
+  expect(asked[0]).toBe('POST /api/account/guest');
+  expect(asked).not.toContain('GET /api/jobs');
+  const first = await page.evaluate(() => JSON.parse(localStorage.getItem('sprell.job') ?? '""') as string);
+  expect(asked).not.toContain(`GET /api/jobs/${first}`);
+  await browser.close();
 });

@@ -1,6 +1,6 @@
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { DESKTOP, launchBrowser, openBench } from '../fixtures/browser.ts';
+import { DESKTOP, launchBrowser, openBench, PHONE } from '../fixtures/browser.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -118,5 +118,34 @@ describe('a carpenter at the bench', () => {
     await bench.kept();
     const other = await openBench(browser, DESKTOP, bench);
     expect(await other.lineNumbers()).toHaveLength(before.length + 1);
+  });
+});
+
+describe('a step that was taken back', () => {
+  it('is done again by a touch or a key, on a desk and on a phone, until something else is done', async () => {
+    const bench = await openBench(browser);
+    const [number] = (await bench.land(`12' 3"`)) as [number];
+    const isThere = async () => (await bench.lineNumbers()).includes(number);
+    await bench.undo();
+    expect(await isThere()).toBe(false);
+    await bench.click('[data-test=redo]');
+    await bench.page.waitForSelector(`[data-line="${number}"]`);
+    await bench.undo();
+    await bench.page.focus('.hand [data-test=entry]');
+    await bench.page.keyboard.down('Control');
+    await bench.page.keyboard.press('y');
+    await bench.page.keyboard.up('Control');
+    await bench.page.waitForSelector(`[data-line="${number}"]`);
+    expect(await bench.page.$('[data-test=redo]')).toBeNull();
+    await bench.kept();
+
+    const phone = await openBench(browser, PHONE);
+    const [other] = (await phone.land(`7'`)) as [number];
+    await phone.undo();
+    expect(await phone.overflow()).toBeLessThanOrEqual(0);
+    await phone.tap('[data-test=slate-tools]');
+    await phone.tap('[data-test=redo-here]');
+    await phone.page.waitForSelector(`[data-line="${other}"]`);
+    expect([...bench.errors, ...phone.errors]).toEqual([]);
   });
 });

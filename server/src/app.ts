@@ -8,6 +8,7 @@ import express, { Router, type Express, type RequestHandler } from 'express';
 import packedFiles from 'express-static-gzip';
 import helmet, { type HelmetOptions } from 'helmet';
 import type { Logger } from 'pino';
+import { beGuest } from '@sprell/contract';
 import { openApi } from '@sprell/contract/openapi';
 import type { OpenDatabase } from './db/client.ts';
 import { accountRoutes } from './features/accounts/accounts.routes.ts';
@@ -30,6 +31,7 @@ import { limitGuesses, limitRequests, type Limits } from './http/limits.ts';
 import type { Metrics } from './http/metrics.ts';
 import { ProblemError } from './http/problem-error.ts';
 import { requestLog } from './http/request-log.ts';
+import { behindApi } from './http/serve.ts';
 import { sameOrigin } from './http/same-origin.ts';
 import { sessions } from './http/sessions.ts';
 
@@ -126,7 +128,7 @@ function api(parts: AppParts): Router {
   const claims = makeClaimsService(db, letters, guesses, report);
   router.use(jobRoutes({ jobs, changes: makeChangesService(database, feed, parts.metrics.changes) }));
   router.use(feedRoutes({ feed, jobs }));
-  router.use(accountRoutes(accounts, claims, { guarded }));
+  router.use(accountRoutes(accounts, claims, { guarded, jobs }));
   router.use(memberRoutes(makeMembersService(db), { guarded }));
   router.use(() => {
     throw new ProblemError('route.not_found', 'There is nothing at this address.');
@@ -137,12 +139,15 @@ function api(parts: AppParts): Router {
 const compressed = (quality: number) =>
   compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: quality } } });
 
+/** What is asked here is short, and may be answered with a whole job. */
+const WITH_JOBS = behindApi(beGuest.path);
 /** Bytes of a batch whose answer is too small to be worth packing. */
 const SMALL_BATCH = 1024;
 const unlessSmall =
   (compress: RequestHandler): RequestHandler =>
   (request, response, next) => {
-    if (request.method !== 'GET' && Number(request.headers['content-length'] ?? 0) < SMALL_BATCH) next();
+    const isSmall = request.method !== 'GET' && request.path !== WITH_JOBS;
+    if (isSmall && Number(request.headers['content-length'] ?? 0) < SMALL_BATCH) next();
     else compress(request, response, next);
   };
 

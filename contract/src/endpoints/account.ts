@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { defineEndpoint } from '../endpoint.ts';
+import { jobSummaryWire, jobWire } from './jobs.ts';
 
 const nothing = z.undefined();
 const noParams = z.object({});
@@ -44,15 +45,16 @@ export const showAccount = defineEndpoint({
 /**
  * An account of this browser's own, made when there is something to keep; one that is there already is answered. A
  * browser that was killed may have lost its cookie and not its jobs: the guest's key brings it back into the account, for
- * as long as that is a guest's.
+ * as long as that is a guest's. A browser that has nothing yet asks for its jobs along with it, the first of them whole: on a
+ * phone each round to the server takes half a second.
  */
 export const beGuest = defineEndpoint({
   method: 'post',
   access: 'anyone',
   path: '/api/account/guest',
   params: noParams,
-  body: z.strictObject({ key: tokenWire.optional() }),
-  response: guestWire,
+  body: z.strictObject({ key: tokenWire.optional(), wants: z.literal('jobs').optional() }),
+  response: guestWire.extend({ jobs: z.array(jobSummaryWire).optional(), first: jobWire.optional() }),
 });
 
 /**

@@ -13,6 +13,8 @@ export async function call<Params extends z.ZodType, Body extends z.ZodType, Res
   );
   const answer = await fetch(path, {
     method: endpoint.method.toUpperCase(),
+    // Before files that only come along: pictures, what is loaded for later.
+    priority: 'high',
     ...(body === undefined ? {} : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
   }).catch(() => {
     throw new RequestFailure('offline', 'The server cannot be reached.');

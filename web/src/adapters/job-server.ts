@@ -3,13 +3,15 @@
  * first screen waits for them: whoever calls, loads this file when it is due (`jobServer`).
  */
 import { beGuest, jobEvents, jobSince, listJobs, openJob, sendChanges, type Change } from '@sprell/contract';
+import type { z } from 'zod';
 import { call } from './api-client.ts';
 import { localStore } from './local/local-store-loader.ts';
 import { remember, remembered } from './local-memory.ts';
 import { RequestFailure } from './request-failure.ts';
 
-export const list = () => asSomebody(() => call(listJobs, {}));
-export const open = (jobId: string) => asSomebody(() => call(openJob, { jobId }));
+export const list = () => asSomebody(async () => takeEntered('jobs') ?? call(listJobs, {}));
+export const open = (jobId: string) =>
+  asSomebody(async () => (entered?.first?.id === jobId && takeEntered('first')) || call(openJob, { jobId }));
 export const since = (jobId: string, revision: number) => asSomebody(() => call(jobSince, { jobId, revision }));
 
 const LISTEN_AGAIN_AFTER = 5000;
@@ -40,8 +42,28 @@ export function listen(jobId: string, changed: (revision: number) => void): () =
   };
 }
 /** @param history the one of the job that the changes were made in, where it is known */
-export const send = (jobId: string, changes: Change[], history?: string) =>
-  asSomebody(() => call(sendChanges, { jobId }, history === undefined ? { changes } : { changes, history }));
+export const send = (jobId: string, changes: Change[], history?: string) => {
+  entered = undefined;
+  return asSomebody(() => call(sendChanges, { jobId }, history === undefined ? { changes } : { changes, history }));
+};
+
+/** What came with the account, for a browser that had nothing: each is used once, instead of a question of its own. */
+interface Entered {
+  readonly account: string;
+  readonly until: number;
+  jobs?: z.output<typeof listJobs.response> | undefined;
+  first?: z.output<typeof openJob.response> | undefined;
+}
+let entered: Entered | undefined;
+/** After that the server is asked: there may be something new. */
+const ENTERED_FOR = 5000;
+
+function takeEntered<What extends 'jobs' | 'first'>(what: What): Entered[What] {
+  if (entered?.account !== remembered('account') || (entered?.until ?? 0) < performance.now()) entered = undefined;
+  const taken = entered?.[what];
+  if (entered) entered[what] = undefined;
+  return taken;
+}
 
 const LOCK = 'sprell.guest';
 const GUEST = 'guest';
@@ -71,9 +93,13 @@ async function guestKey(): Promise<string | undefined> {
 function becomeGuest(): Promise<void> {
   const become = async () => {
     const known = await guestKey();
-    const { id, key } = await call(beGuest, {}, known === undefined ? {} : { key: known });
+    const store = await localStore();
+    const isEmpty = (await store.heads()).length === 0;
+    const asked = { ...(known !== undefined && { key: known }), ...(isEmpty && { wants: 'jobs' as const }) };
+    const { id, key, jobs, first } = await call(beGuest, {}, asked);
+    entered = { account: id, until: performance.now() + ENTERED_FOR, jobs, first };
     // On the disk before anything is made that only this key could reach.
-    if (key !== null) await (await localStore()).setNote(GUEST, key);
+    if (key !== null) await store.setNote(GUEST, key);
     remember('account', id);
   };
   const { locks } = navigator as { locks?: LockManager };

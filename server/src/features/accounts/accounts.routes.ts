@@ -14,6 +14,7 @@ import {
 import { Router, type RequestHandler } from 'express';
 import type { Caller } from '../../http/caller.ts';
 import { behindApi, serve } from '../../http/serve.ts';
+import type { JobsService } from '../jobs/jobs.service.ts';
 import type { AccountsService } from './accounts.service.ts';
 import type { ClaimsService } from './claims.service.ts';
 
@@ -26,7 +27,7 @@ const DONE = { done: true } as const;
 export function accountRoutes(
   accounts: AccountsService,
   claims: ClaimsService,
-  { guarded }: { readonly guarded: RequestHandler },
+  { guarded, jobs }: { readonly guarded: RequestHandler; readonly jobs: JobsService },
 ): Router {
   const router = Router();
   for (const { path } of [
@@ -48,8 +49,13 @@ export function accountRoutes(
   }));
   serve(router, beGuest, async ({ accountId, caller, body }) => {
     const there = accountId === undefined ? undefined : await accounts.show(accountId).catch(() => undefined);
-    if (there) return { ...there, key: null };
-    return entered(caller, await (body.key === undefined ? accounts.makeGuest() : accounts.guestAgain(body.key)));
+    const guest = there
+      ? { ...there, key: null }
+      : await entered(caller, await (body.key === undefined ? accounts.makeGuest() : accounts.guestAgain(body.key)));
+    if (body.wants !== 'jobs') return guest;
+    const listed = await jobs.list(guest.id);
+    const [first] = listed;
+    return { ...guest, jobs: listed, ...(first && { first: await jobs.open(guest.id, first.id) }) };
   });
   serve(router, claimAccount, async ({ accountId, caller, body }) => {
     const account = await claims.claim(accountId, body.email, body.password);

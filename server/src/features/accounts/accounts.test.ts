@@ -30,6 +30,36 @@ describe('a guest', () => {
     expect(codeOf(await test.browser().get('/api/account').expect(401))).toBe('account.needed');
   });
 
+  it('is given its jobs along with it where it wants them, the first of them whole, and packed on the way', async () => {
+    const guest = await test.guest();
+    const jobId = await aJob(guest, 'Barn');
+    const there = await guest.browser.post('/api/account/guest').send({ wants: 'jobs' }).expect(200);
+    const job = (await guest.browser.get(`/api/jobs/${jobId}`)).body as object;
+    expect(there.body).toMatchObject({ id: guest.accountId, jobs: [{ id: jobId, title: 'Barn' }], first: job });
+    const { body: none } = await test.browser().post('/api/account/guest').send({ wants: 'jobs' }).expect(200);
+    expect(none).toMatchObject({ jobs: [] });
+    expect(none).not.toHaveProperty('first');
+    const long = 'x'.repeat(1900);
+    const line = {
+      kind: 'line.add',
+      lineId: uuidv7(),
+      number: 1,
+      position: 'a0',
+      source: '1',
+      label: null,
+      note: long,
+    };
+    await guest.browser
+      .post(`/api/jobs/${jobId}/changes`)
+      .send({ changes: [{ id: uuidv7(), ...line }] })
+      .expect(200);
+    const packed = await guest.browser
+      .post('/api/account/guest')
+      .set('Accept-Encoding', 'gzip')
+      .send({ wants: 'jobs' });
+    expect(packed.headers['content-encoding']).toBe('gzip');
+  });
+
   it('that lost its cookie comes back by its key, for as long as it is a guest', async () => {
     const browser = test.browser();
     const { body } = await browser.post('/api/account/guest').send({});

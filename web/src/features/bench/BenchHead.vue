@@ -34,7 +34,7 @@ const emit = defineEmits<{ job: [jobId: string]; undo: []; redo: []; comfort: []
     >
     <PlainButton
       v-if="canRedo"
-      class="undo"
+      class="redo"
       title="Do again what was undone last"
       data-test="redo"
       @pointerdown.prevent
@@ -114,6 +114,10 @@ h1 {
     font-size: 12px;
   }
   .state :deep(.noun) {
+    display: none;
+  }
+  /* It stands with the tools of the slate there: the head is full. */
+  .redo {
     display: none;
   }
   .jobs {

@@ -27,6 +27,7 @@ import { useMarksAtHand } from './marks-at-hand.ts';
 import { withWords } from './reading/reading-change.ts';
 import ReadingPanel from './reading/ReadingPanel.vue';
 import { useReckoning } from './reckoning.ts';
+import { awaitLines, behindLines } from '../../ui/behind-lines.ts';
 import { useScaleAtHand } from './scale-at-hand.ts';
 import { readLine } from './slate/line-reading.ts';
 import type SlatePanelParts from './slate/SlatePanel.vue';
@@ -44,13 +45,21 @@ const MetNotice = defineAsyncComponent(() => import('./MetNotice.vue'));
 const RefusalList = defineAsyncComponent(() => import('./RefusalList.vue'));
 const ComfortPanel = defineAsyncComponent(() => import('../comfort/ComfortPanel.vue'));
 // The stick comes right behind the entry, which can be written in meanwhile.
-const StoryStick = defineAsyncComponent(() => import('./stick/StoryStick.vue'));
+const StoryStick = defineAsyncComponent(() => behindLines(() => import('./stick/StoryStick.vue')));
 const LaidOut = defineAsyncComponent(() => import('./stick/LaidOut.vue'));
 const LastPostings = defineAsyncComponent(() => import('./stick/LastPostings.vue'));
 const ScaleStrip = defineAsyncComponent(() => import('../scale/ScaleStrip.vue'));
 const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'));
 
 const store = useJobStore();
+const linesAreThere = awaitLines();
+watch(
+  () => store.job !== undefined,
+  (isOpen) => {
+    if (isOpen) void nextTick(linesAreThere);
+  },
+  { immediate: true },
+);
 const hand = useHand();
 const { comfort, putAway } = useComfort();
 const isTouch = useMediaQuery('(pointer: coarse)');
@@ -323,6 +332,8 @@ onMounted(async () => {
           :own-keys="ownKeys"
           :users-of="store.usersOf"
           :can-keep-value="store.canKeepValue"
+          :can-redo="store.canRedo"
+          @redo="redo"
           @keep="keepLine"
           @draft="(now) => (redrafted = now)"
           @keep-words="store.editWords"

@@ -57,6 +57,8 @@ export function useJobSync(kept: KeptJob) {
 
   /** Opens what this device has, at once; what the server has beyond that comes behind it. */
   async function start(): Promise<void> {
+    // It is needed in a moment, and takes as long to come as what is waited for first.
+    void device.server().catch(() => undefined);
     await guarded(async () => {
       const local = await device.store();
       await takeUpLeft();

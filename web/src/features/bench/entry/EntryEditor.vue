@@ -12,6 +12,7 @@ import { entryMarking, setFindings } from './entry-marking.ts';
 import { useHand, type EntryHandle } from './hand.ts';
 import { LateEditor } from './LateEditor.ts';
 import type { NamedMark } from './suggestions.ts';
+import { behindLines } from '../../../ui/behind-lines.ts';
 
 const props = defineProps<{
   label: string;
@@ -192,7 +193,7 @@ onMounted(() => {
   written.value = view.dom;
   mark();
   if (props.isBenchs || hand.active === undefined) hand.take(handle, props.isBenchs);
-  void import('./editor-extras.ts').then((loaded) => {
+  void behindLines(() => import('./editor-extras.ts')).then((loaded) => {
     undoTyping = loaded.undoTyping;
     view?.dispatch({ effects: extras.reconfigure(loaded.editorExtras(() => props.marks)) });
   });

@@ -12,6 +12,7 @@ import SizeText from '../../../ui/SizeText.vue';
 import EntryEditor from './EntryEditor.vue';
 import { isBegun } from './begun-word.ts';
 import type { NamedMark } from './suggestions.ts';
+import { behindLines } from '../../../ui/behind-lines.ts';
 
 const props = defineProps<{
   label: string;
@@ -56,7 +57,7 @@ const isHeard = computed(() => insisted.value || restedOn.value === model.value)
 /** What mends an entry and what else it may mean comes behind the first screen. */
 const mend = shallowRef<typeof Mend>();
 onMounted(async () => {
-  mend.value = await import('@sprell/core/mend');
+  mend.value = await behindLines(() => import('@sprell/core/mend'));
 });
 function withFixes(issue: Issue | undefined): Issue | undefined {
   return issue && mend.value && props.reckoned ? mend.value.mended(props.reckoned, props.options()) : issue;

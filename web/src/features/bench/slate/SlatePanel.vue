@@ -33,6 +33,7 @@ const props = defineProps<{
   /** Sentences naming the lines that use a line; undefined when none does. */
   usersOf: (lineId: string) => string | undefined;
   canKeepValue: (lineId: string) => boolean;
+  canRedo?: boolean;
 }>();
 const emit = defineEmits<{
   /** `begun`: the line as it stood when it was begun to be written anew. */
@@ -46,6 +47,7 @@ const emit = defineEmits<{
   remove: [lineId: string];
   removeKeepingValue: [lineId: string];
   clear: [];
+  redo: [];
   land: [entry: string];
   landWords: [kind: 'heading' | 'note', words: string, beforeId: string | undefined];
 }>();
@@ -93,8 +95,9 @@ const drawn = computed(() =>
 const spaceAbove = computed(() => seen.value[0]?.start ?? 0);
 const spaceBelow = computed(() => virtualizer.value.getTotalSize() - (seen.value[seen.value.length - 1]?.end ?? 0));
 
+/** Called with nothing for a line that goes out of view: the list lets go of those that are on the page no more. */
 function measure(element: unknown): void {
-  if (element instanceof HTMLElement) virtualizer.value.measureElement(element);
+  virtualizer.value.measureElement(element instanceof HTMLElement ? element : null);
 }
 
 /** The last line in view, after it has been made and measured. */
@@ -260,10 +263,12 @@ defineExpose({
       :searching="isSearching"
       :selecting="selection !== undefined"
       :empty="rows.length === 0"
+      :can-redo="canRedo"
       @search="isSearching = !isSearching"
       @select="toggleSelecting"
       @words="newWords = { beforeId: undefined }"
       @clear="clearAll"
+      @redo="emit('redo')"
     />
     <SelectionSums
       v-if="selection"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What can be done with the slate as a whole: search, select, words among the lines, a fresh start. */
-import { ListChecks, Search } from 'lucide-vue-next';
+import { ListChecks, Redo2, Search } from 'lucide-vue-next';
 
 defineProps<{
   /** How many lines there are, or were found. */
@@ -8,8 +8,10 @@ defineProps<{
   searching: boolean;
   selecting: boolean;
   empty: boolean;
+  /** Something was undone that can be done again; said here where the head has no room for it. */
+  canRedo: boolean;
 }>();
-const emit = defineEmits<{ search: []; select: []; words: []; clear: [] }>();
+const emit = defineEmits<{ search: []; select: []; words: []; clear: []; redo: [] }>();
 const sought = defineModel<string>('sought', { required: true });
 </script>
 
@@ -56,11 +58,27 @@ const sought = defineModel<string>('sought', { required: true });
       Heading
     </button>
     <button v-if="!empty" type="button" class="tool" data-test="clear-all" @click="emit('clear')">Clear all</button>
+    <button
+      v-if="canRedo"
+      type="button"
+      class="tool redo"
+      aria-label="Redo"
+      title="Do again what was undone last"
+      data-test="redo-here"
+      @click="emit('redo')"
+    >
+      <Redo2 :size="20" aria-hidden="true" />
+    </button>
     <span class="count">{{ says }}</span>
   </div>
 </template>
 
 <style scoped>
+@media (min-width: 761px) {
+  .redo {
+    display: none;
+  }
+}
 .tools {
   display: flex;
   align-items: center;
@@ -69,6 +87,7 @@ const sought = defineModel<string>('sought', { required: true });
   border-bottom: 1px solid var(--groove);
 }
 .tool {
+  white-space: nowrap;
   min-width: var(--touch);
   min-height: var(--touch);
   display: inline-grid;
