@@ -1,10 +1,9 @@
 import type { Quantity } from '../units/quantity.ts';
 import type { ReadingStyle } from '../reading/style.ts';
-import { addValue, negateValue } from '../number/value.ts';
-import { makeIssue, type Issue } from '../base/issue.ts';
+import type { Issue } from '../base/issue.ts';
 import type { Outcome } from '../evaluate/evaluate.ts';
-import { kindOf } from '../units/dimension.ts';
 import { mended } from '../mend/mend.ts';
+import { posted } from '../evaluate/posting.ts';
 import { readOutcome, reckon, type Reckoned } from '../evaluate/reckon.ts';
 import type { Resolved, Scope } from '../evaluate/scope.ts';
 
@@ -55,26 +54,12 @@ export class Session {
       this.#names.set(name, assignment.name);
       return reckoned;
     }
-    const mark = this.#marks.get(name);
-    const { quantity } = reckoned.outcome;
-    if (mark === undefined)
-      return {
-        ...reckoned,
-        outcome: undefined,
-        reading: undefined,
-        issue: makeIssue('name.unknown', assignment, { name: assignment.name }),
-      };
-    if (mark.dimension !== quantity.dimension) {
-      const names = { left: kindOf(mark.dimension), right: kindOf(quantity.dimension) };
-      return { ...reckoned, outcome: undefined, reading: undefined, issue: makeIssue('kind.add', entry.expr, names) };
-    }
-    const posted = {
-      value: addValue(mark.value, assignment.operator === 'add' ? quantity.value : negateValue(quantity.value)),
-      dimension: mark.dimension,
-    };
-    this.#marks.set(name, posted);
-    const read = readOutcome(entry, posted, this.#style);
-    return { ...reckoned, outcome: { kind: 'quantity', quantity: posted }, reading: read.reading, issue: read.issue };
+    const made = posted(assignment, entry.expr, this.#marks.get(name), reckoned.outcome.quantity);
+    if (!made.ok) return { ...reckoned, outcome: undefined, reading: undefined, issue: made.issue };
+    const { quantity } = made;
+    this.#marks.set(name, quantity);
+    const read = readOutcome(entry, quantity, this.#style);
+    return { ...reckoned, outcome: { kind: 'quantity', quantity }, reading: read.reading, issue: read.issue };
   }
 
   #scope(): Scope {

@@ -1,12 +1,11 @@
 import { makeIssue } from '../base/issue.ts';
 import { evaluate } from '../evaluate/evaluate.ts';
 import { foldEntry } from '../evaluate/fold.ts';
+import { posted } from '../evaluate/posting.ts';
 import type { Resolved, Scope } from '../evaluate/scope.ts';
 import type { Assignment } from '../notation/ast.ts';
 import { parse } from '../notation/parser.ts';
 import type { ScanOptions } from '../notation/scanner.ts';
-import { addValue, negateValue } from '../number/value.ts';
-import { kindOf } from '../units/dimension.ts';
 import { LineIndex } from './line-index.ts';
 import { isComparison, lineResult, type LineNode, type LineResult, type SlateLine, type SlateNode } from './node.ts';
 import { NodeResults, NOT_YET } from './node-results.ts';
@@ -452,19 +451,10 @@ export class Slate {
       return lineResult(outcome);
     const previous = this.#index.previousAssignment(node);
     const before = previous && this.#results.of(previous);
-    if (before === undefined)
-      return { ok: false, issue: makeIssue('name.unknown', entry.assignment, { name: entry.assignment.name }) };
-    if (!before.ok || before.outcome.kind === 'answer')
+    if (before && (!before.ok || before.quantity === undefined))
       return { ok: false, issue: makeIssue('mark.failed', entry.assignment, { name: entry.assignment.name }) };
-    const { value, dimension } = before.outcome.quantity;
-    const { quantity } = outcome;
-    if (dimension !== quantity.dimension)
-      return {
-        ok: false,
-        issue: makeIssue('kind.add', entry.expr, { left: kindOf(dimension), right: kindOf(quantity.dimension) }),
-      };
-    const sum = addValue(value, entry.assignment.operator === 'add' ? quantity.value : negateValue(quantity.value));
-    return lineResult({ kind: 'quantity', quantity: { value: sum, dimension } });
+    const made = posted(entry.assignment, entry.expr, before?.quantity, outcome.quantity);
+    return made.ok ? lineResult({ kind: 'quantity', quantity: made.quantity }) : made;
   }
 
   /** Made once: every line of the slate is worked out in it. A line on the slate has no `last`: that was bound when it landed. */
