@@ -37,3 +37,23 @@ it('a browser that has nothing has its lines with one question to the server', a
   expect(asked).not.toContain(`GET /api/jobs/${first}`);
   await browser.close();
 });
+
+it('what is typed before the suggestions are there gets them when they come', async () => {
+  const browser = await launchBrowser();
+  const page = await (await browser.createBrowserContext()).newPage();
+  await page.setRequestInterception(true);
+  let letCome: () => void = () => undefined;
+  const held = new Promise<void>((resolve) => (letCome = resolve));
+  page.on('request', (request) => {
+    const isHeld = request.url().includes('/editor-extras');
+    void (isHeld ? held : Promise.resolve()).then(() => request.continue());
+  });
+  await page.goto(inject('address'));
+  await page.waitForSelector('[data-line]');
+  await page.focus('.hand [data-test=entry]');
+  await page.keyboard.type('hy');
+  expect(await page.$('.cm-tooltip-autocomplete li')).toBeNull();
+  letCome();
+  await page.waitForSelector('.cm-tooltip-autocomplete li');
+  await browser.close();
+});

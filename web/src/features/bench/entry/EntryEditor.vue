@@ -195,7 +195,9 @@ onMounted(() => {
   if (props.isBenchs || hand.active === undefined) hand.take(handle, props.isBenchs);
   void behindLines(() => import('./editor-extras.ts')).then((loaded) => {
     undoTyping = loaded.undoTyping;
-    view?.dispatch({ effects: extras.reconfigure(loaded.editorExtras(() => props.marks)) });
+    if (!view) return;
+    view.dispatch({ effects: extras.reconfigure(loaded.editorExtras(() => props.marks)) });
+    loaded.suggestForTyped(view);
   });
 });
 onBeforeUnmount(() => {

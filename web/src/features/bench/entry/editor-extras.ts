@@ -5,10 +5,11 @@ import {
   closeCompletion,
   completionStatus,
   moveCompletionSelection,
+  startCompletion,
 } from '@codemirror/autocomplete';
 import { history, historyKeymap, redo, standardKeymap, undo } from '@codemirror/commands';
 import { Prec, type Extension } from '@codemirror/state';
-import { keymap, tooltips, type Command } from '@codemirror/view';
+import { keymap, tooltips, type Command, type EditorView } from '@codemirror/view';
 import { sizeNode } from '../../../ui/size-pieces.ts';
 import { suggest, type NamedMark, type Suggestion } from './suggestions.ts';
 
@@ -23,6 +24,12 @@ function sizeOf({ reading }: Suggestion): Node | null {
 }
 
 export const undoTyping = undo;
+
+/** Suggests for a word that was typed before this was here: otherwise nothing would be said of it before the next key. */
+export function suggestForTyped(editor: EditorView): void {
+  const { doc, selection } = editor.state;
+  if (editor.hasFocus && /\p{L}\w*$/u.test(doc.sliceString(0, selection.main.head))) startCompletion(editor);
+}
 
 export function editorExtras(marks: () => readonly NamedMark[]): Extension {
   return [
