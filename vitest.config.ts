@@ -49,6 +49,8 @@ export default defineConfig({
           environment: 'node',
           globalSetup: ['e2e/fixtures/running-build.ts'],
           maxWorkers: 2,
+          // The machine is shared: what failed is tried once more, and the report says that it was.
+          retry: 1,
           ...HANGS,
         },
       },
