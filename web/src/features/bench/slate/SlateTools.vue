@@ -117,6 +117,12 @@ const sought = defineModel<string>('sought', { required: true });
   font-size: 15px;
   white-space: nowrap;
 }
+/* The narrowest phones have room for the count or for Redo. */
+@media (max-width: 360px) {
+  .redo ~ .count {
+    display: none;
+  }
+}
 /* Where room is short the words sought have it. */
 @media (max-width: 760px) {
   .search ~ .tool {
