@@ -1,11 +1,10 @@
 import type { LineWire } from '@sprell/contract';
-import { setActivePinia } from 'pinia';
 import { v7 as uuidv7 } from 'uuid';
 import { expect, vi } from 'vitest';
 import type { KeptConflict } from '../web/src/adapters/local/local-store.ts';
 import { sameWords } from '../web/src/adapters/local/settled.ts';
-import { useMarkStory } from '../web/src/features/job/mark-story.ts';
-import { isWorked } from '../web/src/features/job/slate-row.ts';
+import { isWorked } from '../web/src/job/index.ts';
+import { MarkStories } from '../web/src/job/mark-story.ts';
 import { Random } from './random.ts';
 import { SimDevice, type SimPage } from './sim-device.ts';
 import { SimServer } from './sim-server.ts';
@@ -126,29 +125,29 @@ export class BuildingSite {
   /** What a person does on a page; what they saw and changed by it was replaced knowingly. */
   #act(page: SimPage, step: Pick<Step, 'what' | 'pick' | 'size'>): void {
     const { job } = page;
-    if (!job.job) return;
-    const before = new Map(job.jobLines.lines());
-    const scales = job.scales;
+    if (!job.head) return;
+    const before = new Map([...job.slate.all()].map((line) => [line.id, line]));
+    const scales = job.scales.list;
     const said = this.#actOn(page, step);
     for (const { id, content } of scales) {
-      const now = job.scales.find((one) => one.id === id);
+      const now = job.scales.list.find((one) => one.id === id);
       if (now?.content.name !== content.name) this.#replace(page, content.name);
     }
-    for (const { id, content } of job.scales)
+    for (const { id, content } of job.scales.list)
       if (scales.find((one) => one.id === id)?.content.name !== content.name)
         this.#replaced.get(content.name ?? '')?.delete(page);
     for (const [id, was] of before) {
-      const now = job.jobLines.lines().get(id) as LineWire;
+      const now = job.slate.get(id) as LineWire;
       if (!was.deleted && (now.deleted || now.label !== was.label)) this.#replace(page, was.label);
     }
-    for (const { id, label, deleted } of job.jobLines.lines().values()) {
+    for (const { id, label, deleted } of job.slate.all()) {
       const was = before.get(id);
       if (label !== null && !deleted && (was?.deleted !== false || was.label !== label))
         this.#replaced.get(label)?.delete(page);
     }
     const last = `w${this.#written}`;
-    const shown = [...job.jobLines.lines().values(), ...job.conflicts.map(({ kept }) => kept.mine)];
-    if (shown.some(({ label }) => label === last) || job.scales.some(({ content }) => content.name === last))
+    const shown = [...job.slate.all(), ...job.conflicts.list.map(({ kept }) => kept.mine)];
+    if (shown.some(({ label }) => label === last) || job.scales.list.some(({ content }) => content.name === last))
       this.#all.add(last);
     this.story.push(`${page.device.name}${page.device.pages.indexOf(page)} ${step.what}: ${said}`);
   }
@@ -164,15 +163,15 @@ export class BuildingSite {
 
   #actOn(page: SimPage, { what, pick, size }: Pick<Step, 'what' | 'pick' | 'size'>): string {
     const { job } = page;
-    const rows = job.rows;
+    const rows = job.slate.rows;
     const row = rows[pick % Math.max(rows.length, 1)];
-    const numbered = job.rows.filter((one) => one.kind === 'worked');
+    const numbered = job.slate.rows.filter((one) => one.kind === 'worked');
     const other = numbered[size % Math.max(numbered.length, 1)]?.line.number;
-    const marks = job.marks;
+    const marks = job.marks.list;
     const mark = marks[pick % Math.max(marks.length, 1)]?.name;
     const entry = `${this.#words()}: ${size}"`;
     const land = (text: string) => {
-      job.land(text, size % 4 === 0 ? row?.line.id : undefined);
+      job.lines.land(text, size % 4 === 0 ? row?.line.id : undefined);
       return text;
     };
     switch (what) {
@@ -186,11 +185,11 @@ export class BuildingSite {
         return land(mark === undefined ? entry : `${entry} + ${mark}`);
       case 'words': {
         const words = this.#words();
-        job.landWords('heading', words, row?.line.id);
+        job.lines.landWords('heading', words, row?.line.id);
         return words;
       }
       case 'edit':
-        if (row?.kind === 'worked') job.edit(row.line.id, entry);
+        if (row?.kind === 'worked') job.lines.edit(row.line.id, entry);
         return `${row?.line.number} ${row?.line.label} to ${entry}`;
       case 'beginEdit':
         if (row?.kind === 'worked') this.#begun.set(page, row.line);
@@ -198,51 +197,50 @@ export class BuildingSite {
       case 'endEdit': {
         const begun = this.#begun.get(page);
         this.#begun.delete(page);
-        if (begun) job.edit(begun.id, entry, begun);
+        if (begun) job.lines.edit(begun.id, entry, begun);
         return `${begun?.label} to ${entry}`;
       }
       case 'note':
-        if (row) job.setNote(row.line.id, `note ${size}`);
+        if (row) job.lines.setNote(row.line.id, `note ${size}`);
         return String(row?.line.label);
       case 'move':
-        if (row) job.move(row.line.id, size % rows.length);
+        if (row) job.lines.move(row.line.id, size % rows.length);
         return String(row?.line.label);
       case 'remove':
-        if (row) job.remove(row.line.id);
+        if (row) job.lines.remove(row.line.id);
         return String(row?.line.label);
       case 'undo': {
-        const says = job.undoSays;
-        job.undo();
+        const says = job.steps.undoSays;
+        job.steps.undo();
         return String(says);
       }
       case 'rename':
-        setActivePinia(undefined);
-        if (mark !== undefined && page.job.job)
-          useMarkStory().rename(mark, `${mark}${String.fromCharCode(97 + (size % 3))}`);
+        if (mark !== undefined && page.job.head)
+          new MarkStories(job).rename(mark, `${mark}${String.fromCharCode(97 + (size % 3))}`);
         return String(mark);
       case 'choose': {
-        const conflict = job.conflicts[0];
+        const conflict = job.conflicts.list[0];
         if (!conflict) return 'nothing';
         const keep = size % 2 === 0 ? 'mine' : 'theirs';
-        job.resolveConflict(conflict, keep);
+        job.conflicts.resolve(conflict, keep);
         if (keep === 'theirs') this.#replace(page, conflict.kept.mine.label);
         return `${keep} of ${conflict.kept.mine.label} and ${conflict.line.label}`;
       }
       case 'addScale': {
         const name = this.#words();
-        job.addScale({ kind: 'ratio', paper: '1', site: String(size), name });
+        job.scales.add({ kind: 'ratio', paper: '1', site: String(size), name });
         return name;
       }
       case 'editScale':
       case 'removeScale': {
-        const scale = job.scales[pick % Math.max(job.scales.length, 1)];
+        const scale = job.scales.list[pick % Math.max(job.scales.list.length, 1)];
         const name = this.#words();
-        if (scale && what === 'removeScale') job.removeScale(scale.id);
-        else if (scale) job.editScale(scale.id, { ...scale.content, site: String(size), name });
+        if (scale && what === 'removeScale') job.scales.remove(scale.id);
+        else if (scale) job.scales.edit(scale.id, { ...scale.content, site: String(size), name });
         return `${scale?.content.name} to ${name}`;
       }
       case 'reading':
-        job.setReading({ finest: ([8, 16, 32] as const)[size % 3] as 8 });
+        job.reading.set({ finest: ([8, 16, 32] as const)[size % 3] as 8 });
         return '';
       default:
         throw new Error(what);
@@ -258,16 +256,16 @@ export class BuildingSite {
   }
 
   async #kill(page: SimPage, isLeft: boolean): Promise<void> {
-    const { device, job } = page;
+    const { device, job, jobs } = page;
     const how = isLeft ? 'left' : 'killed';
-    this.story.push(`${device.name}${device.pages.indexOf(page)} ${how}, ${JSON.stringify(job.keepState)}`);
-    const shown = [...job.jobLines.lines().values()];
-    const saidSo = job.keepState.kind === 'page' || job.keepState.kind === 'writing';
+    this.story.push(`${device.name}${device.pages.indexOf(page)} ${how}, ${JSON.stringify(jobs.keepState)}`);
+    const shown = [...job.slate.all()];
+    const saidSo = jobs.keepState.kind === 'page' || jobs.keepState.kind === 'writing';
     device.kill(page, { isLeft });
     this.#begun.delete(page);
     // What was on its way is taken up by the next page.
     if (!saidSo || isLeft) return;
-    const scales = job.scales.map(({ content }) => content.name);
+    const scales = job.scales.list.map(({ content }) => content.name);
     const standing = (lines: readonly LineWire[]) => lines.flatMap(({ label, deleted }) => (deleted ? [] : label));
     for (const label of [...standing(shown), ...scales]) if (label !== null) this.#wentWithPage.add(label);
   }
@@ -309,17 +307,18 @@ export class BuildingSite {
         [...scales].sort(byAge),
       );
       for (const [nth, page] of device.pages.entries()) {
-        expect(page.job.keepState.kind, `${device.name}${nth}`).toBe('kept');
-        expect(byId([...page.job.jobLines.lines().values()]), `shown by ${device.name}${nth}`).toEqual(theirs);
-        expect(page.job.conflicts.map(({ kept }) => kept.id).sort(), 'all pages show all versions').toEqual(
+        expect(page.jobs.keepState.kind, `${device.name}${nth}`).toBe('kept');
+        expect(byId([...page.job.slate.all()]), `shown by ${device.name}${nth}`).toEqual(theirs);
+        expect(page.job.conflicts.list.map(({ kept }) => kept.id).sort(), 'all pages show all versions').toEqual(
           this.#shown(here?.conflicts ?? [], theirs),
         );
-        expect(page.job.scales.map(({ content }) => content.name).sort(), `scales of ${device.name}${nth}`).toEqual(
-          scales.flatMap(({ name, deleted }) => (deleted ? [] : name)).sort(),
-        );
-        const worked = page.job.rows.filter((row) => row.kind === 'worked');
+        expect(
+          page.job.scales.list.map(({ content }) => content.name).sort(),
+          `scales of ${device.name}${nth}`,
+        ).toEqual(scales.flatMap(({ name, deleted }) => (deleted ? [] : name)).sort());
+        const worked = page.job.slate.rows.filter((row) => row.kind === 'worked');
         expect(worked.map(({ line }) => line.number)).toEqual(
-          page.job.rows
+          page.job.slate.rows
             .map(({ line }) => line)
             .filter(isWorked)
             .map(({ number }) => number),

@@ -65,12 +65,12 @@ describe('a kind of thing that this version does not know', () => {
     expect(names(standing(here))).toEqual(['elm', 'ash']);
     expect(there().find(({ id }) => id === ids[0])).toMatchObject({ ...BOARD, count: 5, deleted: false });
     const after = [standing(here), there().map(({ revision: _, ...said }) => said)];
-    for (let n = 0; n < 3; n += 1) here.page.job.undo();
+    for (let n = 0; n < 3; n += 1) here.page.job.steps.undo();
     await pass();
     expect(names(standing(here))).toEqual(['ash', 'oak', 'elm']);
     expect(standing(here).map(({ count }) => count)).toEqual([2, 2, 2]);
-    expect(here.page.job.undoSays).toBe('Take the offcut elm off again');
-    while (here.page.job.canRedo) here.page.job.redo();
+    expect(here.page.job.steps.undoSays).toBe('Take the offcut elm off again');
+    while (here.page.job.steps.canRedo) here.page.job.steps.redo();
     await pass();
     expect(standing(here).map(({ revision: _, ...said }) => said)).toEqual(
       (after[0] as Thing[]).map(({ revision: _, ...said }) => said),

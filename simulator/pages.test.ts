@@ -1,10 +1,10 @@
 import { readQuantity } from '@sprell/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { setActivePinia } from 'pinia';
-import { useMarkStory } from '../web/src/features/job/mark-story.ts';
+import type { OpenJob } from '../web/src/job/index.ts';
+import { MarkStories } from '../web/src/job/mark-story.ts';
 import { v7 as uuidv7 } from 'uuid';
 import { Random } from './random.ts';
-import { SimDevice, type JobStore, type SimPage } from './sim-device.ts';
+import { SimDevice, type SimPage } from './sim-device.ts';
 import { SimServer } from './sim-server.ts';
 
 let server: SimServer;
@@ -43,32 +43,32 @@ async function online(device: SimDevice, isOnline: boolean): Promise<void> {
   await pass();
 }
 
-const says = (job: JobStore) => job.rows.map((row) => (row.kind === 'worked' ? row.entry : row.words));
-const numbers = (job: JobStore) => job.rows.map(({ line }) => line.number);
-const sizes = (job: JobStore) =>
-  job.rows.map((row) =>
+const says = (job: OpenJob) => job.slate.rows.map((row) => (row.kind === 'worked' ? row.entry : row.words));
+const numbers = (job: OpenJob) => job.slate.rows.map(({ line }) => line.number);
+const sizes = (job: OpenJob) =>
+  job.slate.rows.map((row) =>
     row.kind === 'worked' && row.worked.result.ok && row.worked.result.outcome.kind === 'quantity'
       ? readQuantity(row.worked.result.outcome.quantity).text
       : undefined,
   );
-const idOf = (job: JobStore, nth: number) => job.rows[nth]?.line.id as string;
-const versions = (job: JobStore) => job.conflicts.map(({ mineSays, theirsSays }) => [mineSays, theirsSays]);
+const idOf = (job: OpenJob, nth: number) => job.slate.rows[nth]?.line.id as string;
+const versions = (job: OpenJob) => job.conflicts.list.map(({ mineSays, theirsSays }) => [mineSays, theirsSays]);
 
 describe('two pages of one browser', () => {
   it('show what the other did at once, also where there is no signal, and undo it', async () => {
     const device = aDevice();
     const [one, other] = [await aPage(device), await aPage(device)];
     await online(device, false);
-    one.job.land(`rail: 5'`);
+    one.job.lines.land(`rail: 5'`);
     await pass(0);
     expect(says(other.job)).toEqual([`rail: 5'`]);
-    other.job.edit(idOf(other.job, 0), `rail: 6'`);
+    other.job.lines.edit(idOf(other.job, 0), `rail: 6'`);
     await pass(0);
     expect(says(one.job)).toEqual([`rail: 6'`]);
-    one.job.undo();
+    one.job.steps.undo();
     await pass(0);
     expect(says(other.job)).toEqual([`rail: 5'`]);
-    expect(other.job.undoSays).toBe('Take #1 off again');
+    expect(other.job.steps.undoSays).toBe('Take #1 off again');
   });
 
   it('give each number once, and nothing is said to be renumbered', async () => {
@@ -77,15 +77,15 @@ describe('two pages of one browser', () => {
     await online(device, false);
     for (let times = 0; times < 3; times += 1) {
       // Neither has heard of the other's.
-      one.job.land(`1'`);
-      other.job.land(`2'`);
-      other.job.land('* 2');
+      one.job.lines.land(`1'`);
+      other.job.lines.land(`2'`);
+      other.job.lines.land('* 2');
       await pass(0);
     }
     await online(device, true);
     for (const { job } of [one, other]) {
       expect([...numbers(job)].sort((a, b) => Number(a) - Number(b))).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9]);
-      expect(job.renumbered).toEqual([]);
+      expect(job.slate.renumbered).toEqual([]);
       // What goes on from a line goes on from that one, whatever its number is.
       expect(sizes(job).filter((size) => size === '4′')).toHaveLength(3);
     }
@@ -94,18 +94,18 @@ describe('two pages of one browser', () => {
   it('lose no version of a line that both wrote at once, and show the same ones until one is chosen', async () => {
     const device = aDevice();
     const [one, other] = [await aPage(device), await aPage(device)];
-    one.job.land(`5'`);
+    one.job.lines.land(`5'`);
     await pass();
     await online(device, false);
-    one.job.edit(idOf(one.job, 0), `6'`);
-    other.job.edit(idOf(other.job, 0), `7'`);
+    one.job.lines.edit(idOf(one.job, 0), `6'`);
+    other.job.lines.edit(idOf(other.job, 0), `7'`);
     await pass(0);
     await online(device, true);
     expect(versions(one.job)).toEqual([[`7'`, `6'`]]);
     expect(versions(other.job)).toEqual([[`7'`, `6'`]]);
     const again = await aPage(device);
     expect(versions(again.job)).toEqual([[`7'`, `6'`]]);
-    one.job.resolveConflict(one.job.conflicts[0] as never, 'mine');
+    one.job.conflicts.resolve(one.job.conflicts.list[0] as never, 'mine');
     await pass(0);
     expect([says(one.job), says(other.job)]).toEqual([[`7'`], [`7'`]]);
     expect([versions(one.job), versions(other.job)]).toEqual([[], []]);
@@ -115,15 +115,15 @@ describe('two pages of one browser', () => {
 describe('a line that is being written', () => {
   it('while somebody else writes it stands in both versions, and is not lost where it was taken off', async () => {
     const [mine, theirs] = [await aPage(aDevice()), await aPage(aDevice('edit'))];
-    mine.job.land(`5'`);
-    mine.job.land(`8'`);
+    mine.job.lines.land(`5'`);
+    mine.job.lines.land(`8'`);
     await pass();
-    const begun = mine.job.rows.map(({ line }) => line);
-    theirs.job.edit(idOf(theirs.job, 0), `6'`);
-    theirs.job.remove(idOf(theirs.job, 1));
+    const begun = mine.job.slate.rows.map(({ line }) => line);
+    theirs.job.lines.edit(idOf(theirs.job, 0), `6'`);
+    theirs.job.lines.remove(idOf(theirs.job, 1));
     await pass();
-    mine.job.edit(begun[0]?.id as string, `7'`, begun[0]);
-    mine.job.edit(begun[1]?.id as string, `9'`, begun[1]);
+    mine.job.lines.edit(begun[0]?.id as string, `7'`, begun[0]);
+    mine.job.lines.edit(begun[1]?.id as string, `9'`, begun[1]);
     await pass();
     expect(says(mine.job)).toEqual([`6'`]);
     expect(versions(mine.job)).toEqual([
@@ -131,8 +131,8 @@ describe('a line that is being written', () => {
       [`9'`, undefined],
     ]);
     // Nobody wrote this one meanwhile.
-    const now = mine.job.rows[0]?.line;
-    mine.job.edit(now?.id as string, `10'`, now);
+    const now = mine.job.slate.rows[0]?.line;
+    mine.job.lines.edit(now?.id as string, `10'`, now);
     expect(says(mine.job)).toEqual([`10'`]);
   });
 });
@@ -141,15 +141,15 @@ describe('versions of a line', () => {
   it('stay all of them where it is written again before one is chosen', async () => {
     const [a, b] = [aDevice(), aDevice('edit')];
     const [mine, theirs] = [await aPage(a), await aPage(b)];
-    mine.job.land(`1' 0"`);
+    mine.job.lines.land(`1' 0"`);
     await pass();
     for (const [ours, other] of [
       [`1' 9"`, `1' 10"`],
       [`1' 3"`, `1' 4"`],
     ] as const) {
       await online(a, false);
-      mine.job.edit(idOf(mine.job, 0), ours);
-      theirs.job.edit(idOf(theirs.job, 0), other);
+      mine.job.lines.edit(idOf(mine.job, 0), ours);
+      theirs.job.lines.edit(idOf(theirs.job, 0), other);
       await pass();
       await online(a, true);
     }
@@ -163,14 +163,14 @@ describe('versions of a line', () => {
   it('that say the same are no question', async () => {
     const [a, b] = [aDevice(), aDevice('edit')];
     const [mine, theirs] = [await aPage(a), await aPage(b)];
-    mine.job.land(`5'`);
+    mine.job.lines.land(`5'`);
     await pass();
     await online(a, false);
-    mine.job.edit(idOf(mine.job, 0), `6'`);
-    theirs.job.edit(idOf(theirs.job, 0), `6'`);
+    mine.job.lines.edit(idOf(mine.job, 0), `6'`);
+    theirs.job.lines.edit(idOf(theirs.job, 0), `6'`);
     await pass();
     await online(a, true);
-    expect([versions(mine.job), says(mine.job), mine.job.keepState.kind]).toEqual([[], [`6'`], 'kept']);
+    expect([versions(mine.job), says(mine.job), mine.jobs.keepState.kind]).toEqual([[], [`6'`], 'kept']);
   });
 });
 
@@ -178,13 +178,12 @@ describe('marks of one name', () => {
   it('renamed apart to it both stand, no size changes, and it is said', async () => {
     const [a, b] = [aDevice(), aDevice('edit')];
     const [mine, theirs] = [await aPage(a), await aPage(b)];
-    for (const entry of [`alpha = 5'`, `beta = 6'`, `alpha + 1"`, `beta + 1"`]) mine.job.land(entry);
+    for (const entry of [`alpha = 5'`, `beta = 6'`, `alpha + 1"`, `beta + 1"`]) mine.job.lines.land(entry);
     await pass();
     await online(a, false);
     await online(b, false);
     const rename = (page: SimPage, from: string) => {
-      expect(page.job.job).toBeDefined();
-      useMarkStory().rename(from, 'gamma');
+      new MarkStories(page.job).rename(from, 'gamma');
     };
     rename(mine, 'alpha');
     rename(theirs, 'beta');
@@ -192,20 +191,19 @@ describe('marks of one name', () => {
     await online(a, true);
     await online(b, true);
     await pass();
-    setActivePinia(undefined);
     for (const { job } of [mine, theirs]) {
-      expect(job.marks.map(({ name, reading }) => [name, reading])).toEqual([
+      expect(job.marks.list.map(({ name, reading }) => [name, reading])).toEqual([
         ['gamma', '5′'],
         ['gamma_2', '6′'],
       ]);
       expect(sizes(job)).toEqual(['5′', '6′', '5′ 1″', '6′ 1″']);
     }
     // Whoever came later is told, also after a reload.
-    expect(mine.job.met).toEqual([]);
+    expect(mine.job.marksApart.met).toEqual([]);
     const again = await aPage(b);
-    expect(again.job.met).toMatchObject([{ name: 'gamma', mineIs: 'gamma_2' }]);
-    again.job.seeMet();
-    expect((await aPage(b)).job.met).toEqual([]);
+    expect(again.job.marksApart.met).toMatchObject([{ name: 'gamma', mineIs: 'gamma_2' }]);
+    again.job.marksApart.see();
+    expect((await aPage(b)).job.marksApart.met).toEqual([]);
   });
 
   it('stored apart under a new name both stand, with the lines that were written on each', async () => {
@@ -213,13 +211,13 @@ describe('marks of one name', () => {
     const [mine, theirs] = [await aPage(a), await aPage(b)];
     await online(a, false);
     await online(b, false);
-    for (const entry of [`rail = 5'`, 'rail * 2']) mine.job.land(entry);
-    for (const entry of [`rail = 6'`, 'rail += 1"', 'rail * 3']) theirs.job.land(entry);
+    for (const entry of [`rail = 5'`, 'rail * 2']) mine.job.lines.land(entry);
+    for (const entry of [`rail = 6'`, 'rail += 1"', 'rail * 3']) theirs.job.lines.land(entry);
     await pass();
     await online(a, true);
     await online(b, true);
     for (const { job } of [mine, theirs]) {
-      expect(job.marks.map(({ name, reading }) => [name, reading]).sort()).toEqual([
+      expect(job.marks.list.map(({ name, reading }) => [name, reading]).sort()).toEqual([
         ['rail', '5′'],
         ['rail_2', '6′ 1″'],
       ]);
@@ -230,19 +228,19 @@ describe('marks of one name', () => {
   it('stored anew apart is one mark still, and that is said; stored anew by somebody who knows it is not', async () => {
     const [a, b] = [aDevice(), aDevice('edit')];
     const [mine, theirs] = [await aPage(a), await aPage(b)];
-    mine.job.land(`rail = 5'`);
+    mine.job.lines.land(`rail = 5'`);
     await pass();
-    theirs.job.land(`rail = 5' 6"`);
+    theirs.job.lines.land(`rail = 5' 6"`);
     await pass();
-    expect([mine.job.met, theirs.job.met]).toEqual([[], []]);
+    expect([mine.job.marksApart.met, theirs.job.marksApart.met]).toEqual([[], []]);
     await online(b, false);
-    mine.job.land(`rail = 6'`);
-    theirs.job.land(`rail = 7'`);
+    mine.job.lines.land(`rail = 6'`);
+    theirs.job.lines.land(`rail = 7'`);
     await pass();
     await online(b, true);
-    expect(theirs.job.marks).toHaveLength(1);
-    expect(theirs.job.met.map(({ name, mineIs }) => [name, mineIs])).toEqual([['rail', undefined]]);
-    expect(mine.job.met).toEqual([]);
+    expect(theirs.job.marks.list).toHaveLength(1);
+    expect(theirs.job.marksApart.met.map(({ name, mineIs }) => [name, mineIs])).toEqual([['rail', undefined]]);
+    expect(mine.job.marksApart.met).toEqual([]);
   });
 });
 
@@ -250,26 +248,26 @@ describe('after a backup was put back', () => {
   it('a device sends again what the server lacks, and keeps what was changed on both sides', async () => {
     const [a, b] = [aDevice(), aDevice('edit')];
     const [mine, theirs] = [await aPage(a), await aPage(b)];
-    for (const entry of [`one: 1'`, `two: 2'`]) mine.job.land(entry);
-    mine.job.addScale({ kind: 'ratio', paper: '1', site: '20', name: 'Plan' });
+    for (const entry of [`one: 1'`, `two: 2'`]) mine.job.lines.land(entry);
+    mine.job.scales.add({ kind: 'ratio', paper: '1', site: '20', name: 'Plan' });
     await pass();
     server.backUp();
-    mine.job.land(`three: 3'`);
-    mine.job.edit(idOf(mine.job, 0), `one: 1' 1"`);
-    mine.job.remove(idOf(mine.job, 1));
-    mine.job.addScale({ kind: 'ratio', paper: '1', site: '50', name: 'Detail' });
+    mine.job.lines.land(`three: 3'`);
+    mine.job.lines.edit(idOf(mine.job, 0), `one: 1' 1"`);
+    mine.job.lines.remove(idOf(mine.job, 1));
+    mine.job.scales.add({ kind: 'ratio', paper: '1', site: '50', name: 'Detail' });
     await pass();
     await online(b, false);
     server.restore();
-    theirs.job.land(`four: 4'`);
+    theirs.job.lines.land(`four: 4'`);
     await pass();
     await online(b, true);
     await pass(10_000);
-    for (const { job } of [mine, theirs]) {
+    for (const { job, jobs } of [mine, theirs]) {
       expect([...says(job)].sort()).toEqual([`four: 4'`, `one: 1' 1"`, `three: 3'`]);
-      expect(job.scales.map(({ title }) => title)).toEqual(['Plan', 'Detail']);
-      expect(job.conflicts).toEqual([]);
-      expect(job.keepState.kind).toBe('kept');
+      expect(job.scales.list.map(({ title }) => title)).toEqual(['Plan', 'Detail']);
+      expect(job.conflicts.list).toEqual([]);
+      expect(jobs.keepState.kind).toBe('kept');
     }
     expect(server.read('own', -1).lines.filter(({ deleted }) => !deleted)).toHaveLength(3);
   });
@@ -278,40 +276,44 @@ describe('after a backup was put back', () => {
 describe('somebody who may only read', () => {
   it('is told before anything is written, and what they work out is not lost', async () => {
     const mine = await aPage(aDevice());
-    mine.job.land(`5'`);
+    mine.job.lines.land(`5'`);
     await pass();
     const reader = await aPage(aDevice('read'));
-    reader.job.land(`6'`);
-    reader.job.edit(idOf(reader.job, 0), `7'`);
-    reader.job.remove(idOf(reader.job, 0));
-    reader.job.undo();
-    reader.job.addScale({ kind: 'ratio', paper: '1', site: '20', name: null });
-    reader.job.setReading({ finest: 8 });
+    reader.job.lines.land(`6'`);
+    reader.job.lines.edit(idOf(reader.job, 0), `7'`);
+    reader.job.lines.remove(idOf(reader.job, 0));
+    reader.job.steps.undo();
+    reader.job.scales.add({ kind: 'ratio', paper: '1', site: '20', name: null });
+    reader.job.reading.set({ finest: 8 });
     await pass();
     expect(says(reader.job)).toEqual([`5'`]);
-    expect([reader.job.isReader, reader.job.undoSays, reader.job.keepState.kind]).toEqual([true, undefined, 'kept']);
+    expect([reader.job.isReader, reader.job.steps.undoSays, reader.jobs.keepState.kind]).toEqual([
+      true,
+      undefined,
+      'kept',
+    ]);
     expect(reader.job.failure).toContain('This job is yours to read');
   });
 
   it('only since what they wrote with no signal can copy that away, and drops it', async () => {
     const [a, b] = [aDevice(), aDevice('edit')];
     const [mine, theirs] = [await aPage(a), await aPage(b)];
-    mine.job.land(`5'`);
+    mine.job.lines.land(`5'`);
     await pass();
     await online(b, false);
-    theirs.job.land(`post: 6'`);
-    theirs.job.edit(idOf(theirs.job, 0), `7'`);
+    theirs.job.lines.land(`post: 6'`);
+    theirs.job.lines.edit(idOf(theirs.job, 0), `7'`);
     await pass();
     b.role = 'read';
     await online(b, true);
     await pass(10_000);
     expect(says(theirs.job)).toEqual([`5'`]);
-    expect(theirs.job.refusals.map((one) => one.says).sort()).toEqual([`7'`, `post: 6'`]);
-    expect(theirs.job.refusals[0]?.why).toContain('yours to read');
-    expect(theirs.job.keepState.kind).toBe('kept');
+    expect(theirs.job.refusals.list.map((one) => one.says).sort()).toEqual([`7'`, `post: 6'`]);
+    expect(theirs.job.refusals.list[0]?.why).toContain('yours to read');
+    expect(theirs.jobs.keepState.kind).toBe('kept');
     const again = await aPage(b);
-    void again.job.dropRefusals(again.job.refusals);
+    void again.job.refusals.drop(again.job.refusals.list);
     await pass();
-    expect([again.job.refusals, theirs.job.refusals]).toEqual([[], []]);
+    expect([again.job.refusals.list, theirs.job.refusals.list]).toEqual([[], []]);
   });
 });

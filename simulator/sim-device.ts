@@ -1,15 +1,13 @@
 import type { Role } from '@sprell/contract';
-import { createPinia, setActivePinia, type Pinia } from 'pinia';
-import { useDevice, type Device, type JobServer } from '../web/src/adapters/device.ts';
+import type { Device, JobServer } from '../web/src/adapters/device.ts';
 import type { LocalStore, LocalWrite, Written } from '../web/src/adapters/local/local-store.ts';
 import { MemoryStore } from '../web/src/adapters/local/memory-store.ts';
 import { TellingStore, type Told } from '../web/src/adapters/local/telling-store.ts';
 import { RequestFailure } from '../web/src/adapters/request-failure.ts';
-import { useJobStore } from '../web/src/features/job/job.store.ts';
+import { Jobs } from '../web/src/job/jobs.ts';
+import type { OpenJob } from '../web/src/job/open-job.ts';
 import type { Random } from './random.ts';
 import type { SimServer } from './sim-server.ts';
-
-export type JobStore = ReturnType<typeof useJobStore>;
 
 /** A browser: its jobs outlive its pages. */
 export class SimDevice {
@@ -82,27 +80,23 @@ class StoreWithoutRoom extends TellingStore {
 export class SimPage {
   readonly device: SimDevice;
   isDead = false;
-  readonly #pinia: Pinia = createPinia();
   readonly #hearing = new Set<(told: Told) => void>();
-  #job: JobStore | undefined;
+  readonly jobs: Jobs;
   #die: () => void = () => undefined;
   readonly #died = new Promise<void>((resolve) => (this.#die = resolve));
 
   constructor(device: SimDevice) {
     this.device = device;
+    this.jobs = new Jobs(this.#asDevice());
   }
 
-  get job(): JobStore {
-    setActivePinia(this.#pinia);
-    return this.#job as JobStore;
+  /** The job that is open in it. */
+  get job(): OpenJob {
+    return this.jobs.open;
   }
 
-  async begin(): Promise<void> {
-    useDevice(() => this.#asDevice());
-    setActivePinia(this.#pinia);
-    this.#job = useJobStore();
-    useDevice(undefined);
-    await this.#job.start();
+  begin(): Promise<void> {
+    return this.jobs.start();
   }
 
   /** Ends it in the middle of whatever it does; one that is left can write down what it had on itself alone. */
@@ -112,7 +106,7 @@ export class SimPage {
     this.isDead = true;
     this.#die();
     this.#hearing.clear();
-    this.job.$dispose();
+    this.jobs.dispose();
   }
 
   #asDevice(): Device {

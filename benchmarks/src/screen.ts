@@ -108,7 +108,7 @@ async function stackPage(): Promise<string> {
     build: {
       write: false,
       lib: {
-        entry: fileURLToPath(new URL('../../benchmarks/src/stack-page.ts', import.meta.url)),
+        entry: fileURLToPath(new URL('./stack-page.ts', import.meta.url)),
         formats: ['iife'],
         name: 'page',
       },

@@ -51,6 +51,7 @@ export {
   type TextShape,
 } from './drawing/drawing.ts';
 export {
+  definitionText,
   readScale,
   turn,
   turnedEntry,

@@ -1,3 +1,5 @@
+import type { ReadingStyle } from '@sprell/core';
+
 /** What a thing of a job says, whatever its kind: its fields by name. */
 export type Content = Readonly<Record<string, unknown>>;
 
@@ -23,8 +25,8 @@ export interface Kind {
    * different fields, one thing with both.
    */
   readonly together: 'beside' | 'fields';
-  /** What a person calls one of them: `the scale Old drawings`. */
-  readonly called: (content: Content) => string;
+  /** What a person calls one of them, in a job that reads so: `the scale Old drawings`. */
+  readonly called: (content: Content, style?: ReadingStyle) => string;
   /** More than these are not kept in one job. */
   readonly most: number;
   /** How its changes were sent by versions up to November 2026: under these names for the id and the content. */

@@ -2,9 +2,11 @@ import { makeIssue, type Issue } from '../base/issue.ts';
 import type { Result } from '../base/result.ts';
 import { reckon } from '../evaluate/reckon.ts';
 import type { Scope } from '../evaluate/scope.ts';
+import { parse } from '../notation/parser.ts';
+import { printEntry } from '../notation/printer.ts';
 import { divideValue, isExact, multiplyValue, signOfValue, type Value } from '../number/value.ts';
 import { exactText } from '../reading/exact-text.ts';
-import type { ReadingStyle } from '../reading/style.ts';
+import { DEFAULT_STYLE, type ReadingStyle } from '../reading/style.ts';
 import { kindOf, LENGTH, PLAIN, VOLUME } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
 
@@ -110,4 +112,13 @@ export function turnedEntry(
   if (text === undefined) return undefined;
   const number = /^[\d.,]+$/.test(text) ? text : `(${text})`;
   return `${operand} ${from === 'paper' ? '*' : '/'} ${number}${dimension === LENGTH ? '' : `^${dimension}`}`;
+}
+
+/** A definition as it was understood: 1/4″ = 1′; 1:20; 11 3/8″ is 12′ 6″. */
+export function definitionText({ kind, paper, site }: ScaleDefinition, style: ReadingStyle = DEFAULT_STYLE): string {
+  const readBack = (source: string) => {
+    const { entry } = parse(source, style);
+    return entry === undefined ? source : printEntry(entry, style);
+  };
+  return `${readBack(paper)}${{ sizes: ' = ', ratio: ':', copy: ' is ' }[kind]}${readBack(site)}`;
 }

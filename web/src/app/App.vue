@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The frame around every screen. Looks and text size hold on each of them, whichever is opened first. */
 import { onMounted, shallowRef, type Component } from 'vue';
-import { useComfort } from '../features/comfort/comfort.store.ts';
+import { useComfort } from '../live/comfort.store.ts';
 
 useComfort();
 

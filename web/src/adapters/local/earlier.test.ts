@@ -3,7 +3,7 @@ import type { Change, KeptThing } from '@sprell/contract';
 import Dexie from 'dexie';
 import { expect, it } from 'vitest';
 import { sendChanges } from '../../../../contract/src/endpoints/jobs.ts';
-import { takeUp, type Loose } from '../../features/job/left-behind.ts';
+import { takeUp, type Loose } from '../../job/left-behind.ts';
 import { thisBrowsersMemory as memory } from '../local-memory.ts';
 import { DexieStore } from './dexie-store.ts';
 import earlier from './earlier/before-kinds.json' with { type: 'json' };

@@ -3,8 +3,8 @@
 import { computed, onMounted, ref, watch } from 'vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import PlainCard from '../../ui/PlainCard.vue';
-import ScreenHead from '../bench/ScreenHead.vue';
-import { useJobStore } from '../job/job.store.ts';
+import ScreenHead from '../../parts/head/ScreenHead.vue';
+import { useJobs } from '../../live/use-jobs.ts';
 import { useAccount } from './account.store.ts';
 import JobMembers from './JobMembers.vue';
 import OtherDevice from './OtherDevice.vue';
@@ -12,15 +12,15 @@ import PasswordForm from './PasswordForm.vue';
 import SignOut from './SignOut.vue';
 
 const accounts = useAccount();
-const store = useJobStore();
+const jobs = useJobs();
 onMounted(async () => {
-  if (store.job === undefined) await store.start();
+  if (jobs.open.head === undefined) await jobs.start();
   await accounts.load();
 });
 
 // What went wrong for want of a signal is no longer so.
 watch(
-  () => store.keepState.kind,
+  () => jobs.keepState.kind,
   (kind) => {
     if (kind === 'kept' && accounts.problem !== undefined) void accounts.load();
   },
@@ -28,7 +28,7 @@ watch(
 
 const email = computed(() => accounts.account?.email ?? undefined);
 const kept = computed(() => {
-  const state = store.keepState;
+  const state = jobs.keepState;
   if (state.kind === 'here' && state.reason !== undefined)
     return `${state.changes} ${state.changes === 1 ? 'change waits' : 'changes wait'} on this device. ${state.reason}`;
   if (state.kind === 'page')

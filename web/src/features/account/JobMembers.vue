@@ -4,12 +4,12 @@ import type { MemberWire } from '@sprell/contract';
 import { computed, ref, watch } from 'vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import PlainCard from '../../ui/PlainCard.vue';
-import { useJobStore } from '../job/job.store.ts';
+import { useJob } from '../../live/use-jobs.ts';
 import { useAccount } from './account.store.ts';
 
 const accounts = useAccount();
-const store = useJobStore();
-const job = computed(() => store.job);
+const open = useJob();
+const job = computed(() => open.head);
 const isOwn = computed(() => job.value?.role === 'own');
 const members = ref<readonly MemberWire[]>([]);
 const link = ref<string>();

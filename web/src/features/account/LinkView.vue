@@ -3,13 +3,13 @@
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
 import PlainButton from '../../ui/PlainButton.vue';
-import { useJobStore } from '../job/job.store.ts';
+import { useJobs } from '../../live/use-jobs.ts';
 import { useAccount } from './account.store.ts';
 import PasswordForm from './PasswordForm.vue';
 
 const props = defineProps<{ purpose: 'join' | 'new-password' | 'confirm' }>();
 const accounts = useAccount();
-const store = useJobStore();
+const jobs = useJobs();
 const router = useRouter();
 /** Behind the #, which no server on the way is sent. */
 const token = ref(location.hash.slice(1));
@@ -17,8 +17,8 @@ const token = ref(location.hash.slice(1));
 async function join(): Promise<void> {
   const joined = await accounts.ask((server) => server.accept(token.value));
   if (joined === undefined) return;
-  await store.start();
-  await store.open(joined.jobId);
+  await jobs.start();
+  await jobs.openJob(joined.jobId);
   await router.push('/');
 }
 /** Opened on another device than it was asked for on: whoever has the mailbox alone does not get in. */

@@ -3,7 +3,7 @@
 import { reactive } from 'vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import PlainCard from '../../ui/PlainCard.vue';
-import TextField from '../field/TextField.vue';
+import TextField from '../../parts/field/TextField.vue';
 
 defineProps<{
   title: string;

@@ -3,11 +3,11 @@
 import { ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import PlainButton from '../../ui/PlainButton.vue';
-import { useJobStore } from '../job/job.store.ts';
+import { useJobs } from '../../live/use-jobs.ts';
 import { useAccount } from './account.store.ts';
 
 const accounts = useAccount();
-const store = useJobStore();
+const jobs = useJobs();
 const router = useRouter();
 
 const leaving = ref<{ readonly everywhere: boolean; readonly unsent: number }>();
@@ -16,7 +16,7 @@ async function askToLeave(everywhere: boolean): Promise<void> {
 }
 // While the question stands there, what waits may be sent.
 watch(
-  () => store.keepState,
+  () => jobs.keepState,
   async () => {
     const unsent = leaving.value && (await accounts.unsent());
     if (leaving.value && unsent !== undefined) leaving.value = { ...leaving.value, unsent };

@@ -5,11 +5,11 @@ import type * as AccountServer from '../../adapters/account-server.ts';
 import { forgetAll, remember, remembered } from '../../adapters/local-memory.ts';
 import { localStore } from '../../adapters/local/local-store-loader.ts';
 import { RequestFailure } from '../../adapters/request-failure.ts';
-import { useJobStore } from '../job/job.store.ts';
+import { useJobs } from '../../live/use-jobs.ts';
 
 /** Whose work this browser keeps, and what can be done about that. */
 export const useAccount = defineStore('account', () => {
-  const jobs = useJobStore();
+  const jobs = useJobs();
   /** As it was known last, where the server cannot be asked. */
   const account = shallowRef<AccountWire | OwnAccountWire | undefined>(remembered<AccountWire>('who'));
   /** The address that a letter went to, while its link was not opened yet. */

@@ -5,7 +5,7 @@ import { routerKey } from 'vue-router';
 import { localStore } from '../../adapters/local/local-store-loader.ts';
 import { forgetAll, remember, remembered } from '../../adapters/local-memory.ts';
 import { FakeServer, JOB_ID, newDevice } from '../../testing/fake-server.ts';
-import { useJobStore } from '../job/job.store.ts';
+import { useJobs } from '../../live/use-jobs.ts';
 import { useAccount } from './account.store.ts';
 import JobMembers from './JobMembers.vue';
 import PasswordForm from './PasswordForm.vue';
@@ -82,10 +82,10 @@ describe('the account of this browser', () => {
 describe('signing out', () => {
   it('says what would be lost, and follows what is sent while the question stands there', async () => {
     vi.useFakeTimers();
-    const jobs = useJobStore();
+    const jobs = useJobs();
     await jobs.start();
     server.away = true;
-    jobs.land(`5'`);
+    jobs.open.lines.land(`5'`);
     await vi.advanceTimersByTimeAsync(2_000);
     const out = mount(SignOut, { global: { provide: { [routerKey as symbol]: {} } } });
     await out.get('[data-test=sign-out]').trigger('click');
@@ -116,7 +116,7 @@ describe('the forms', () => {
   });
 
   it('make a link into the open job, and take people out of it', async () => {
-    await useJobStore().start();
+    await useJobs().start();
     answers['/members'] = () => Response.json([{ accountId: JOB_ID, email: null, role: 'edit' }]);
     answers['/invitations'] = () => Response.json({ token: 'x'.repeat(43), expiresAt: '2026-01-01T00:00:00.000Z' });
     const people = mount(JobMembers, { global: { stubs: { RouterLink: RouterLinkStub } } });

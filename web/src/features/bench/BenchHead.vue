@@ -2,9 +2,9 @@
 /** The head of the bench: which job, whether all is kept, undo, help, comfort. */
 import { CircleHelp, PencilRuler, Redo2, Settings2, TriangleRight, Undo2 } from 'lucide-vue-next';
 import PlainButton from '../../ui/PlainButton.vue';
-import JobPicker from '../job/JobPicker.vue';
-import type { KeepState } from '../job/outbox.ts';
-import KeepStateText from './KeepStateText.vue';
+import JobPicker from '../../parts/head/JobPicker.vue';
+import type { KeepState } from '../../job/index.ts';
+import KeepStateText from '../../parts/head/KeepStateText.vue';
 
 defineProps<{
   state: KeepState;

@@ -8,21 +8,19 @@ import { Apart } from '../../ui/Apart.ts';
 import { afterPaint } from '../../ui/after-paint.ts';
 import { forDrawing } from '../../ui/drawn.ts';
 import PlainButton from '../../ui/PlainButton.vue';
-import { useComfort } from '../comfort/comfort.store.ts';
-import type { ReadingChange } from '../job/job-reading.ts';
-import { useJobStore } from '../job/job.store.ts';
-import type { Refusal } from '../job/refusals.ts';
-import { nameOf, readBackOf, type WorkedRow } from '../job/slate-row.ts';
+import { useComfort } from '../../live/comfort.store.ts';
+import { type ReadingChange, type Refusal, nameOf, readBackOf, type WorkedRow } from '../../job/index.ts';
+import { useJob, useJobs } from '../../live/use-jobs.ts';
 import BenchHead from './BenchHead.vue';
 import { benchKeys } from './bench-keys.ts';
 import BenchLayout from './BenchLayout.vue';
-import { useBenchEntry } from './entry/bench-entry.ts';
-import { insert, reference } from './entry/edits.ts';
-import EntryField from './entry/EntryField.vue';
-import { useHand } from './entry/hand.ts';
+import { useBenchEntry } from './bench-entry.ts';
+import { insert, reference } from '../../parts/entry/edits.ts';
+import EntryField from '../../parts/entry/EntryField.vue';
+import { useHand } from '../../parts/entry/hand.ts';
 import FirstHint from './FirstHint.vue';
 import { useHintsThere } from './first-hints.ts';
-import KeyBoard from './keys/KeyBoard.vue';
+import KeyBoard from '../../parts/keys/KeyBoard.vue';
 import { useMarksAtHand } from './marks-at-hand.ts';
 import { withWords } from './reading/reading-change.ts';
 import ReadingPanel from './reading/ReadingPanel.vue';
@@ -51,10 +49,18 @@ const LastPostings = defineAsyncComponent(() => import('./stick/LastPostings.vue
 const ScaleStrip = defineAsyncComponent(() => import('../scale/ScaleStrip.vue'));
 const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'));
 
-const store = useJobStore();
+const jobs = useJobs();
+const job = useJob();
+// The same functions at every drawing: what they are given to is then not drawn again with the entry.
+const scopeOf = (lineId: string) => job.slate.scope(lineId);
+const usersOf = (lineId: string) => job.lines.usersOf(lineId);
+const canKeepValue = (lineId: string) => job.lines.canKeepValue(lineId);
+const hold = (mark: string) => {
+  job.marks.takeInHand(mark);
+};
 const linesAreThere = awaitLines();
 watch(
-  () => store.job !== undefined,
+  () => job.head !== undefined,
   (isOpen) => {
     if (isOpen) void nextTick(linesAreThere);
   },
@@ -93,7 +99,7 @@ const lit = computed(() => forDrawing(litLate.value));
 /** The entry is to stand above this line. */
 const insertBefore = ref<string>();
 const insertsAbove = computed(() => {
-  const line = store.rows.find((row) => row.line.id === insertBefore.value)?.line;
+  const line = job.slate.rows.find((row) => row.line.id === insertBefore.value)?.line;
   return line && nameOf(line);
 });
 const slate = ref<InstanceType<typeof SlatePanelParts>>();
@@ -111,7 +117,7 @@ watch(laidOut, (now) => {
 /** Another unit as the main one where the job has no say: written into the entry, or in a new one for a line at rest. */
 function readAs(words: string): void {
   const text = reckoned.value ? entry.value : `#${lastRow.value?.line.number}`;
-  writeEntry(withWords(text, words, store.style));
+  writeEntry(withWords(text, words, job.style));
 }
 function writeEntry(text: string): void {
   entry.value = text;
@@ -119,24 +125,24 @@ function writeEntry(text: string): void {
 }
 
 function land(): void {
-  store.land(reckoning.withChange(entry.value), insertBefore.value);
+  job.lines.land(reckoning.withChange(entry.value), insertBefore.value);
   afterLanding();
 }
 function landText(text: string): void {
-  store.land(text);
+  job.lines.land(text);
   afterLanding();
 }
-const read = (words: string) => readBackOf(words, store.style);
+const read = (words: string) => readBackOf(words, job.style);
 /** One or two are seen to by themselves, more together. */
-const refusedAlone = computed(() => (store.refusals.length > 2 ? [] : store.refusals));
+const refusedAlone = computed(() => (job.refusals.list.length > 2 ? [] : job.refusals.list));
 /** What the server did not keep is taken back to the entry field. */
 function writeAgain(refused: Refusal, words: string): void {
   entry.value = words;
-  void store.dropRefusals([refused]);
+  void job.refusals.drop([refused]);
 }
 function keepLine(lineId: string, text: string, begun: LineWire | undefined): void {
   putAway('anew');
-  store.edit(lineId, reckoning.withChange(text), begun);
+  job.lines.edit(lineId, reckoning.withChange(text), begun);
 }
 
 /** What is said to somebody who does not see the slate. */
@@ -144,12 +150,12 @@ const announced = ref('');
 function announceLanding(): void {
   const row = lastRow.value;
   if (row === undefined) return;
-  const { reading, answer, problem } = readLine(row.worked, store.style);
+  const { reading, answer, problem } = readLine(row.worked, job.style);
   announced.value = `${nameOf(row.line)} on the slate: ${reading?.text ?? answer ?? problem ?? ''}`;
 }
 function afterLanding(): void {
   // What did not land stays in the entry.
-  if (store.isReader) return;
+  if (job.isReader) return;
   announceLanding();
   const stays = insertBefore.value !== undefined;
   begin();
@@ -201,20 +207,20 @@ const hintsThere = useHintsThere(reckoning, amount);
 /** Undo is of what is in hand: of the entry while something stands in it, and of the slate otherwise. */
 const undoSays = computed(() => {
   if (cleared.value !== undefined) return 'Bring the entry back';
-  return inHand.value === undefined ? store.undoSays : 'Take the last change of the entry back';
+  return inHand.value === undefined ? job.steps.undoSays : 'Take the last change of the entry back';
 });
 function undo(): void {
   if (cleared.value !== undefined) bringBack();
   else if (inHand.value === undefined || hand.active?.undo() !== true) undoOnSlate();
 }
 function undoOnSlate(): void {
-  const says = store.undoSays;
-  store.undo();
+  const says = job.steps.undoSays;
+  job.steps.undo();
   if (says !== undefined) announced.value = `Done: ${says}`;
 }
 
 function redo(): void {
-  store.redo();
+  job.steps.redo();
   announced.value = 'Done again.';
 }
 
@@ -234,13 +240,13 @@ async function chooseJob(jobId: string): Promise<void> {
   reckoning.dropChange();
   // A line of the other job is nothing to insert above.
   insertBefore.value = undefined;
-  await store.open(jobId);
+  await jobs.openJob(jobId);
   await slate.value?.showFoot();
 }
 
 onMounted(async () => {
   // Coming back from another screen, the job is open still.
-  if (store.job === undefined) await store.start();
+  if (job.head === undefined) await jobs.start();
   await slate.value?.showFoot();
   await nextTick();
   if (!isTouch.value) entryField.value?.focus();
@@ -258,10 +264,10 @@ onMounted(async () => {
   >
     <BenchHead
       class="head"
-      :state="store.keepState"
-      :is-reader="store.isReader"
+      :state="jobs.keepState"
+      :is-reader="job.isReader"
       :undo-says="undoSays"
-      :can-redo="store.canRedo"
+      :can-redo="job.steps.canRedo"
       @job="chooseJob"
       @undo="undo"
       @redo="redo"
@@ -270,37 +276,41 @@ onMounted(async () => {
 
     <p class="sr-only" role="status" data-test="announced">{{ announced }}</p>
     <div class="notices">
-      <p v-if="store.failure" class="failure" role="alert">
-        {{ store.failure }} <PlainButton @click="store.start()">Try again</PlainButton>
+      <p v-if="job.failure" class="failure" role="alert">
+        {{ job.failure }} <PlainButton @click="jobs.start()">Try again</PlainButton>
       </p>
-      <NumberNotice v-if="store.renumbered.length > 0" :renumbered="store.renumbered" @seen="store.renumbered = []" />
+      <NumberNotice
+        v-if="job.slate.renumbered.length > 0"
+        :renumbered="job.slate.renumbered"
+        @seen="job.slate.seeRenumbered()"
+      />
       <MetNotice
-        v-if="store.met.length > 0"
-        :met="store.met"
-        :number-of="(id) => store.jobLines.lines().get(id)?.number ?? undefined"
-        @seen="store.seeMet"
+        v-if="job.marksApart.met.length > 0"
+        :met="job.marksApart.met"
+        :number-of="(id) => job.slate.get(id)?.number ?? undefined"
+        @seen="job.marksApart.see()"
       />
       <ConflictNotice
-        v-for="conflict in store.conflicts"
+        v-for="conflict in job.conflicts.list"
         :key="conflict.kept.id"
         :conflict
         :read
-        @choose="(choice) => store.resolveConflict(conflict, choice)"
+        @choose="(choice) => job.conflicts.resolve(conflict, choice)"
       />
       <RefusalNotice
         v-for="refused in refusedAlone"
         :key="refused.kept.id"
         :refusal="refused"
         :read
-        :can-write="entry === '' && !store.isReader"
+        :can-write="entry === '' && !job.isReader"
         @again="(words) => writeAgain(refused, words)"
-        @drop="store.dropRefusals([refused])"
+        @drop="job.refusals.drop([refused])"
       />
       <RefusalList
-        v-if="refusedAlone.length === 0 && store.refusals.length > 0"
-        :refusals="store.refusals"
+        v-if="refusedAlone.length === 0 && job.refusals.list.length > 0"
+        :refusals="job.refusals.list"
         :read
-        @drop="store.dropRefusals(store.refusals)"
+        @drop="job.refusals.drop(job.refusals.list)"
       />
     </div>
 
@@ -308,44 +318,44 @@ onMounted(async () => {
       <LaidOut
         v-if="laidOut"
         class="slate"
-        :marks="store.marks"
-        :style="store.style"
+        :marks="job.marks.list"
+        :style="job.style"
         :used="lit.marks"
-        :in-hand="store.inHand?.name"
+        :in-hand="job.marks.inHand?.name"
         :order="look.order"
         :gaps="look.gaps"
         @use="useMark"
-        @hold="store.takeInHand"
+        @hold="hold"
       />
       <Apart>
         <SlatePanel
           v-show="!laidOut"
           ref="slate"
           class="slate"
-          :rows="store.rows"
-          :style="store.style"
+          :rows="job.slate.rows"
+          :style="job.style"
           :draft-style="style"
-          :changed="store.changed"
+          :changed="job.slate.changed"
           :used="lit.lines"
-          :scope-of="store.scope"
-          :marks="store.marks"
+          :scope-of="scopeOf"
+          :marks="job.marks.list"
           :own-keys="ownKeys"
-          :users-of="store.usersOf"
-          :can-keep-value="store.canKeepValue"
-          :can-redo="store.canRedo"
+          :users-of="usersOf"
+          :can-keep-value="canKeepValue"
+          :can-redo="job.steps.canRedo"
           @redo="redo"
           @keep="keepLine"
           @draft="(now) => (redrafted = now)"
-          @keep-words="store.editWords"
-          @note="store.setNote"
+          @keep-words="(...words) => job.lines.editWords(...words)"
+          @note="(...note) => job.lines.setNote(...note)"
           @use="useLine"
           @insert="(id) => (insertBefore = id)"
-          @move="store.move"
-          @remove="store.remove"
-          @remove-keeping-value="store.removeKeepingValue"
-          @clear="store.clear"
+          @move="(id, to) => job.lines.move(id, to)"
+          @remove="(id) => job.lines.remove(id)"
+          @remove-keeping-value="(id) => job.lines.removeKeepingValue(id)"
+          @clear="job.lines.clear()"
           @land="landText"
-          @land-words="store.landWords"
+          @land-words="(...words) => job.lines.landWords(...words)"
         />
       </Apart>
 
@@ -363,7 +373,7 @@ onMounted(async () => {
             :reckoned
             :now="() => reckoned"
             :options
-            :marks="store.marks"
+            :marks="job.marks.list"
             :has-last="hasLast"
             :own-keys="ownKeys"
             @land="land"
@@ -390,16 +400,16 @@ onMounted(async () => {
         @widen="reckoning.widen"
         @drop="reckoning.dropChange"
       >
-        <template v-if="store.scaleInHand" #default>
+        <template v-if="job.scales.inHand" #default>
           <ScaleStrip
             class="scale"
-            :scale="store.scaleInHand"
-            :from="store.scaleSide"
+            :scale="job.scales.inHand"
+            :from="job.scales.side"
             :quantity="shownScaled"
             :can-land="redrafted === undefined"
             :style
-            @turn-round="store.setScaleSide(store.scaleSide === 'paper' ? 'site' : 'paper')"
-            @away="store.takeScale(undefined)"
+            @turn-round="job.scales.setSide(job.scales.side === 'paper' ? 'site' : 'paper')"
+            @away="job.scales.takeInHand(undefined)"
             @land="landTurned"
         /></template>
       </ReadingPanel>
@@ -411,7 +421,7 @@ onMounted(async () => {
         class="keys"
         :finest="style.finest"
         :metric
-        :decimal-comma="store.style.decimalComma"
+        :decimal-comma="job.style.decimalComma"
         :has-last="hasLast"
         :can-repeat="again !== undefined && entry === ''"
         @repeat="repeat"
@@ -426,15 +436,15 @@ onMounted(async () => {
         v-model:gaps="look.gaps"
         v-model:laid-out="look.laidOut"
         class="stick"
-        :marks="store.marks"
-        :style="store.style"
+        :marks="job.marks.list"
+        :style="job.style"
         :used="lit.marks"
-        :in-hand="store.inHand"
+        :in-hand="job.marks.inHand"
         :amount="shownAmount"
         :can-keep="() => amount !== undefined"
         :refusal
         @use="useMark"
-        @hold="store.takeInHand"
+        @hold="hold"
         @keep="keepAs"
         @keep-new="keepNew"
         @post="post"

@@ -2,7 +2,7 @@
 /** Two versions of one line, shown until somebody chooses. */
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
-import type { Conflict } from '../job/conflict.ts';
+import type { Conflict } from '../../job/index.ts';
 
 defineProps<{
   conflict: Conflict;

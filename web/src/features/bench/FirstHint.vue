@@ -2,7 +2,7 @@
 /** One thing worth knowing at a time, for somebody who is new here. It goes when it was done, or when it is put away. */
 import { computed } from 'vue';
 import { X } from 'lucide-vue-next';
-import { useComfort } from '../comfort/comfort.store.ts';
+import { useComfort } from '../../live/comfort.store.ts';
 import { HINTS, type Hint } from './first-hints.ts';
 
 const props = defineProps<{ /** What is on the bench that a hint can speak of. */ there: ReadonlySet<Hint> }>();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Marks of one name that were stored on two devices which did not know of each other's. */
 import PlainButton from '../../ui/PlainButton.vue';
-import type { MarksMet } from '../job/marks-met.ts';
+import type { MarksMet } from '../../job/index.ts';
 
 defineProps<{
   met: readonly MarksMet[];

@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { useClipboard } from '@vueuse/core';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
-import type { Refusal } from '../job/refusals.ts';
+import type { Refusal } from '../../job/index.ts';
 
 const props = defineProps<{
   refusals: readonly Refusal[];

@@ -3,7 +3,7 @@
 import { useClipboard } from '@vueuse/core';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
-import type { Refusal } from '../job/refusals.ts';
+import type { Refusal } from '../../job/index.ts';
 
 defineProps<{
   refusal: Refusal;

@@ -4,12 +4,12 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { computed, ref } from 'vue';
 import { DEFAULT_STYLE, reckon } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
-import { useComfort } from '../comfort/comfort.store.ts';
-import { readBackOf, type WorkedRow } from '../job/slate-row.ts';
+import { useComfort } from '../../live/comfort.store.ts';
+import { readBackOf, type WorkedRow } from '../../job/index.ts';
 import ConflictNotice from './ConflictNotice.vue';
 import FirstHint from './FirstHint.vue';
 import { useHintsThere, type Hint } from './first-hints.ts';
-import KeepStateText from './KeepStateText.vue';
+import KeepStateText from '../../parts/head/KeepStateText.vue';
 import type { Amount } from './stick/amount.ts';
 
 const squeezed = (text: string) => text.replace(/\s+/g, ' ').trim();

@@ -1,5 +1,5 @@
 import { computed, type ComputedRef } from 'vue';
-import { useComfort } from '../comfort/comfort.store.ts';
+import { useComfort } from '../../live/comfort.store.ts';
 import type { Reckoning } from './reckoning.ts';
 import type { Amount } from './stick/amount.ts';
 

@@ -5,7 +5,7 @@ import { defineComponent, nextTick, ref } from 'vue';
 import { FakeServer, newDevice } from '../../testing/fake-server.ts';
 import { framesByHand } from '../../testing/frames.ts';
 import { forDrawing } from '../../ui/drawn.ts';
-import { useJobStore } from '../job/job.store.ts';
+import { useJob, useJobs } from '../../live/use-jobs.ts';
 import { useMarksAtHand } from './marks-at-hand.ts';
 import { useReckoning } from './reckoning.ts';
 import { useScaleAtHand } from './scale-at-hand.ts';
@@ -25,9 +25,9 @@ afterEach(() => {
 
 /** The bench without its picture: an entry, and what can be done with it. No frame is ever drawn here. */
 async function aBench() {
-  const store = useJobStore();
-  await store.start();
-  await vi.waitFor(() => expect(store.job).toBeDefined());
+  const job = useJob();
+  await useJobs().start();
+  await vi.waitFor(() => expect(job.head).toBeDefined());
   framesByHand();
   const entry = ref('');
   let parts: ReturnType<typeof useMarksAtHand> & ReturnType<typeof useScaleAtHand>;
@@ -44,15 +44,15 @@ async function aBench() {
       },
     }),
   );
-  const entries = () => store.rows.map((row) => (row.kind === 'worked' ? row.entry : ''));
-  return { store, entry, entries, at: () => parts };
+  const entries = () => job.slate.rows.map((row) => (row.kind === 'worked' ? row.entry : ''));
+  return { job, entry, entries, at: () => parts };
 }
 
 describe('what is touched before anything is drawn', () => {
   it('posts what stands in the entry, and not what is shown still', async () => {
-    const { store, entry, entries, at } = await aBench();
-    store.land(`kb = 4'`);
-    store.takeInHand('kb');
+    const { job, entry, entries, at } = await aBench();
+    job.lines.land(`kb = 4'`);
+    job.marks.takeInHand('kb');
     entry.value = `3/8"`;
     // Not a tick, not a frame: the stick still shows the last result.
     expect(forDrawing(at().shownAmount.value)?.reading).not.toBe('3⁄8″');
@@ -60,14 +60,14 @@ describe('what is touched before anything is drawn', () => {
     entry.value = `1/8"`;
     at().post('subtract');
     expect(entries()).toEqual([`kb = 4'`, `kb += 3/8"`, `kb -= 1/8"`]);
-    expect(store.undoSays).toBe('Put 1⁄8″ back on kb');
+    expect(job.steps.undoSays).toBe('Put 1⁄8″ back on kb');
   });
 
   it('posts the last result where the entry is empty, and the last posting again', async () => {
-    const { store, entries, at } = await aBench();
-    store.land(`kb = 4'`);
-    store.land(`7"`);
-    store.takeInHand('kb');
+    const { job, entries, at } = await aBench();
+    job.lines.land(`kb = 4'`);
+    job.lines.land(`7"`);
+    job.marks.takeInHand('kb');
     at().post('add');
     at().post('add');
     expect(entries().slice(2)).toEqual(['kb += #2', 'kb += #2']);
@@ -83,9 +83,9 @@ describe('what is touched before anything is drawn', () => {
   });
 
   it('posts nothing of another kind, says why, and posts the number with its unit at the next touch', async () => {
-    const { store, entry, entries, at } = await aBench();
-    store.land(`kb = 4'`);
-    store.takeInHand('kb');
+    const { job, entry, entries, at } = await aBench();
+    job.lines.land(`kb = 4'`);
+    job.marks.takeInHand('kb');
     entry.value = '3';
     at().post('add');
     expect(entries()).toEqual([`kb = 4'`]);
@@ -98,20 +98,20 @@ describe('what is touched before anything is drawn', () => {
   });
 
   it('posts to the mark that is in hand by then, also where another device changed it meanwhile', async () => {
-    const { store, entry, entries, at } = await aBench();
-    store.land(`kb = 4'`);
-    store.land(`kc = 5'`);
-    store.takeInHand('kb');
+    const { job, entry, entries, at } = await aBench();
+    job.lines.land(`kb = 4'`);
+    job.lines.land(`kc = 5'`);
+    job.marks.takeInHand('kb');
     entry.value = `1"`;
-    store.takeInHand('kc');
+    job.marks.takeInHand('kc');
     at().post('add');
     expect(entries()[2]).toBe('kc += 1"');
   });
 
   it('turns what stands in the entry at the scale in hand', async () => {
-    const { store, entry, entries, at } = await aBench();
-    store.addScale({ kind: 'sizes', paper: '1/4"', site: `1'`, name: null });
-    store.land(`1"`);
+    const { job, entry, entries, at } = await aBench();
+    job.scales.add({ kind: 'sizes', paper: '1/4"', site: `1'`, name: null });
+    job.lines.land(`1"`);
     entry.value = `2"`;
     at().landTurned();
     expect(entries().slice(1)).toEqual([`2"`, expect.stringContaining('#2 * 48')]);
@@ -120,13 +120,13 @@ describe('what is touched before anything is drawn', () => {
 
 describe('an entry that is landed before a job is open', () => {
   it('waits for it, and is there then', async () => {
-    const store = useJobStore();
-    store.land(`5'`);
-    store.land('last * 2');
-    expect(store.rows).toEqual([]);
-    await store.start();
+    const [job, jobs] = [useJob(), useJobs()];
+    job.lines.land(`5'`);
+    job.lines.land('last * 2');
+    expect(job.slate.rows).toEqual([]);
+    await jobs.start();
     await vi.waitFor(() =>
-      expect(store.rows.map((row) => (row.kind === 'worked' ? row.entry : ''))).toEqual([`5'`, '#1 * 2']),
+      expect(job.slate.rows.map((row) => (row.kind === 'worked' ? row.entry : ''))).toEqual([`5'`, '#1 * 2']),
     );
   });
 });

@@ -1,13 +1,13 @@
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
 import { isMetric, reckon, repeatedStep, wholeTimes, type Reckoned } from '@sprell/core';
-import { changedStyle, type ReadingChange } from '../job/job-reading.ts';
-import { useJobStore } from '../job/job.store.ts';
+import { changedStyle, type ReadingChange } from '../../job/index.ts';
+import { useJob } from '../../live/use-jobs.ts';
 import { withReading } from './reading/reading-change.ts';
 import { usedBy, type Used } from './used.ts';
 
 /** What the bench shows as worked out: the entry, the line being written anew before it, and the last line at rest. */
 export function useReckoning(entry: Ref<string>) {
-  const store = useJobStore();
+  const job = useJob();
   /** How the reading of the entry in hand is to differ from the job's. */
   const change = ref<ReadingChange>({});
   watch(entry, (_, before) => {
@@ -18,21 +18,19 @@ export function useReckoning(entry: Ref<string>) {
   function dropChange(): void {
     if (Object.keys(change.value).length > 0) change.value = {};
   }
-  const style = computed(() => changedStyle(store.style, change.value));
-  const metric = computed(() => isMetric(store.style.length));
+  const style = computed(() => changedStyle(job.style, change.value));
+  const metric = computed(() => isMetric(job.style.length));
 
-  const workedRows = computed(() => store.rows.filter((row) => row.kind === 'worked'));
+  const workedRows = computed(() => job.slate.rows.filter((row) => row.kind === 'worked'));
   const lastRow = computed(() => {
     const rows = workedRows.value;
-    const last = store.lastLine()?.id;
+    const last = job.slate.graph.lastLine()?.id;
     return rows.find((row) => row.line.id === last);
   });
   const hasLast = computed(() => lastRow.value?.worked.result.ok === true);
 
-  const options = () => ({ scope: store.scope(), style: style.value });
+  const options = () => ({ scope: job.slate.scope(), style: style.value });
   const reckoned = computed(() => {
-    // The rows are what the scope was made from; a change to them is a change of scope.
-    void store.rows;
     return entry.value.trim() === '' ? undefined : reckon(entry.value, options());
   });
   /** The line of the slate that is being written anew, worked out. */
@@ -43,13 +41,13 @@ export function useReckoning(entry: Ref<string>) {
   const inHand = computed(() => redrafted.value ?? reckoned.value);
   const resting = computed(() => {
     const last = lastRow.value;
-    return last && reckon(last.entry, { scope: store.scope(last.line.id), style: style.value });
+    return last && reckon(last.entry, { scope: job.slate.scope(last.line.id), style: style.value });
   });
 
   /** A size divided by a size: how often it goes, and what is left over. */
   const whole = computed(() => {
     const parsed = (inHand.value ?? resting.value)?.parsed;
-    return parsed?.entry && wholeTimes(parsed.entry, store.scope(), style.value);
+    return parsed?.entry && wholeTimes(parsed.entry, job.slate.scope(), style.value);
   });
   /** What the entry in hand uses lights up where it stands. */
   const used = computed<Used>((before) =>
@@ -61,20 +59,19 @@ export function useReckoning(entry: Ref<string>) {
   );
   /** The last step, to be taken again on its result. */
   const again = computed(() => {
-    void store.rows;
     return lastRow.value && hasLast.value ? repeatedStep(lastRow.value.worked.parsed) : undefined;
   });
 
   /** A reading chosen for this entry alone stays with its line. */
   function withChange(text: string): string {
-    return Object.keys(change.value).length === 0 ? text : withReading(text, change.value, store.style);
+    return Object.keys(change.value).length === 0 ? text : withReading(text, change.value, job.style);
   }
   /** The reading chosen for the entry in hand, for its line, the job, or every job from now on. */
   function widen(to: 'line' | 'job' | 'always'): void {
     const last = lastRow.value;
-    if (to === 'line' && last) store.edit(last.line.id, withReading(last.entry, change.value, store.style));
-    else if (to === 'job') store.setReading(change.value);
-    else store.setReadingForGood(change.value);
+    if (to === 'line' && last) job.lines.edit(last.line.id, withReading(last.entry, change.value, job.style));
+    else if (to === 'job') job.reading.set(change.value);
+    else job.reading.setForAll(change.value);
     dropChange();
   }
 

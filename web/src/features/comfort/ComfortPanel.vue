@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** How the bench looks and handles on this device; each setting says what it does. */
-import { useComfort, type Look, type TextSize } from './comfort.store.ts';
+import { useComfort, type Look, type TextSize } from '../../live/comfort.store.ts';
 
 const emit = defineEmits<{ close: [] }>();
 const { comfort } = useComfort();

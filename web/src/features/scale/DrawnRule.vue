@@ -15,15 +15,15 @@ import { remember, remembered } from '../../adapters/local-memory.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import DrawingPicture from '../../ui/drawing/DrawingPicture.vue';
 import PrintDrawings from '../../ui/drawing/PrintDrawings.vue';
-import type { JobScale } from '../job/job-scales.ts';
-import { useJobStore } from '../job/job.store.ts';
+import type { JobScale } from '../../job/index.ts';
+import { useJob } from '../../live/use-jobs.ts';
 
 const props = defineProps<{ scale: JobScale & { readonly scale: DrawingScale } }>();
-const store = useJobStore();
+const job = useJob();
 
 const ROOM = 150;
-const bar = computed(() => scaleBar(props.scale.scale, ROOM, store.style));
-const rule = computed(() => scaleRule(props.scale.scale, ROOM, store.style));
+const bar = computed(() => scaleBar(props.scale.scale, ROOM, job.style));
+const rule = computed(() => scaleRule(props.scale.scale, ROOM, job.style));
 
 /** How many of its own millimetres this screen takes for one of a tape; set by hand, since no screen knows. */
 const stretch = ref(remembered<number>('screen.stretch') ?? 1);
@@ -37,7 +37,7 @@ const isPrinting = ref(false);
 /** One sheet with both, to cut out and lay on the drawing. */
 const sheet = computed<Drawing>(() => {
   const { width, height } =
-    SHEETS[store.style.length === 'mm' || store.style.length === 'cm' || store.style.length === 'm' ? 'a4' : 'letter'];
+    SHEETS[job.style.length === 'mm' || job.style.length === 'cm' || job.style.length === 'm' ? 'a4' : 'letter'];
   const long = width - 40;
   const put = ({ shapes }: Drawing, x: number, y: number): readonly Shape[] =>
     shapes.map((shape) =>
@@ -51,10 +51,10 @@ const sheet = computed<Drawing>(() => {
     width,
     height,
     shapes: [
-      ...sheetHead(store.job?.title ?? '', what, width),
+      ...sheetHead(job.head?.title ?? '', what, width),
       // Both begin at one place.
-      ...put(scaleBar(props.scale.scale, long, store.style), 20 - BAR_INSET, 34),
-      ...put(scaleRule(props.scale.scale, long, store.style), 20, 59),
+      ...put(scaleBar(props.scale.scale, long, job.style), 20 - BAR_INSET, 34),
+      ...put(scaleRule(props.scale.scale, long, job.style), 20, 59),
     ],
   };
 });
@@ -93,7 +93,7 @@ const sheet = computed<Drawing>(() => {
         @input="setStretch"
       />
     </label>
-    <PrintDrawings v-if="isPrinting" :drawings="[sheet]" :title="`${store.job?.title ?? ''} rule ${scale.title}`" />
+    <PrintDrawings v-if="isPrinting" :drawings="[sheet]" :title="`${job.head?.title ?? ''} rule ${scale.title}`" />
   </section>
 </template>
 

@@ -6,16 +6,16 @@ import { describeIssue, readSide, reckon, turn, turnedEntry, type DrawingScale, 
 import { remember, remembered } from '../../adapters/local-memory.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
-import SizeField from '../field/SizeField.vue';
-import { useSize } from '../field/use-size.ts';
-import type { JobScale } from '../job/job-scales.ts';
-import { useJobStore } from '../job/job.store.ts';
+import SizeField from '../../parts/field/SizeField.vue';
+import { useSize } from '../../parts/field/use-size.ts';
+import type { JobScale } from '../../job/index.ts';
+import { useJob } from '../../live/use-jobs.ts';
 import { turnedLabel } from './side-words.ts';
 
 const props = defineProps<{ scale: JobScale & { readonly scale: DrawingScale } }>();
 
-const store = useJobStore();
-const key = computed(() => `runs.${store.job?.id}`);
+const job = useJob();
+const key = computed(() => `runs.${job.head?.id}`);
 const runs = ref<string[]>(remembered<string[]>(key.value) ?? []);
 watch(key, () => (runs.value = remembered<string[]>(key.value) ?? []));
 watch(runs, (now) => remember(key.value, now.length === 0 ? undefined : now), { deep: true });
@@ -30,8 +30,7 @@ function add(): void {
 
 const quantities = computed(() =>
   runs.value.map((run) => {
-    void store.rows;
-    const { outcome } = reckon(run, { scope: store.scope(), style: store.style });
+    const { outcome } = reckon(run, { scope: job.slate.scope(), style: job.style });
     return outcome?.kind === 'quantity' ? outcome.quantity : undefined;
   }),
 );
@@ -39,8 +38,8 @@ const readings = computed(() =>
   quantities.value.map((one) => {
     const there = one && turn(one, props.scale.scale, 'paper');
     return {
-      paper: one ? readSide(one, 'paper', store.style).text : 'needs mending',
-      site: there?.ok === true ? readSide(there.value, 'site', store.style).text : '',
+      paper: one ? readSide(one, 'paper', job.style).text : 'needs mending',
+      site: there?.ok === true ? readSide(there.value, 'site', job.style).text : '',
     };
   }),
 );
@@ -48,8 +47,8 @@ const readings = computed(() =>
 const total = computed(() => {
   if (runs.value.length === 0) return undefined;
   const { outcome, issue } = reckon(runs.value.map((run) => `(${run})`).join(' + '), {
-    scope: store.scope(),
-    style: store.style,
+    scope: job.slate.scope(),
+    style: job.style,
   });
   return { quantity: outcome?.kind === 'quantity' && !issue ? outcome.quantity : undefined, issue };
 });
@@ -66,9 +65,9 @@ function putOnSlate(): void {
   const { dimension } = sum.value;
   const label = turnedLabel(props.scale, 'site');
   const turned = (number: number | undefined) =>
-    turnedEntry(`#${number}`, dimension, props.scale.scale, 'paper', store.style) ?? '';
+    turnedEntry(`#${number}`, dimension, props.scale.scale, 'paper', job.style) ?? '';
   const single = runs.value.length === 1;
-  store.landAll(
+  job.lines.landAll(
     [
       ...runs.value.map((run, at) => () => `on paper, run ${at + 1}: ${run}`),
       ...(single
@@ -121,10 +120,10 @@ function putOnSlate(): void {
         <tr>
           <th scope="row">all</th>
           <td class="figure" data-test="runs-paper">
-            <SizeText v-if="sum" :text="readSide(sum, 'paper', store.style).text" />
+            <SizeText v-if="sum" :text="readSide(sum, 'paper', job.style).text" />
           </td>
           <td class="figure site" data-test="runs-site">
-            <SizeText v-if="onSite?.ok" :text="readSide(onSite.value, 'site', store.style).text" />
+            <SizeText v-if="onSite?.ok" :text="readSide(onSite.value, 'site', job.style).text" />
           </td>
           <td></td>
         </tr>

@@ -4,13 +4,13 @@ import { computed, ref } from 'vue';
 import { bestFits, kindOf, readSide, type Fit } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
-import SizeField from '../field/SizeField.vue';
-import { useSize } from '../field/use-size.ts';
-import { useJobStore } from '../job/job.store.ts';
-import type { ScaleContent } from '../job/undo-stack.ts';
+import SizeField from '../../parts/field/SizeField.vue';
+import { useSize } from '../../parts/field/use-size.ts';
+import { useJob } from '../../live/use-jobs.ts';
+import type { ScaleContent } from '../../job/index.ts';
 
 const emit = defineEmits<{ use: [content: ScaleContent] }>();
-const store = useJobStore();
+const job = useJob();
 const [measured, says] = [ref(''), ref('')];
 const [bar, written] = [useSize(measured).quantity, useSize(says).quantity];
 const fits = computed(() => (bar.value && written.value ? bestFits(bar.value, written.value) : []));
@@ -45,8 +45,7 @@ function offWords({ off }: Fit): string {
       <li v-for="(fit, at) in fits" :key="fit.scale.title" :class="{ best: at === 0 }">
         <SizeText class="title" :text="fit.scale.title" />
         <span class="off"
-          >{{ offWords(fit) }}; it would measure
-          <SizeText :text="readSide(fit.wouldMeasure, 'paper', store.style).text"
+          >{{ offWords(fit) }}; it would measure <SizeText :text="readSide(fit.wouldMeasure, 'paper', job.style).text"
         /></span>
         <PlainButton :data-fit="at" @click="emit('use', { ...fit.scale.definition, name: null })">Use</PlainButton>
       </li>

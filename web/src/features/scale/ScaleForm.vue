@@ -4,9 +4,9 @@ import { computed, reactive, ref, watch } from 'vue';
 import { COMMON_SCALES, describeIssue, type ScaleDefinition, type Side } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
-import SizeField from '../field/SizeField.vue';
-import { useJobStore } from '../job/job.store.ts';
-import type { ScaleContent } from '../job/undo-stack.ts';
+import SizeField from '../../parts/field/SizeField.vue';
+import { useJob } from '../../live/use-jobs.ts';
+import type { ScaleContent } from '../../job/index.ts';
 
 const props = defineProps<{
   /** A scale to be written anew; undefined for a new one. */
@@ -14,7 +14,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ keep: [content: ScaleContent]; leave: [] }>();
 
-const store = useJobStore();
+const job = useJob();
 const KINDS: readonly (readonly [ScaleDefinition['kind'], string])[] = [
   ['sizes', 'So much for so much'],
   ['ratio', 'A ratio'],
@@ -50,7 +50,7 @@ function takeRatio(): void {
 }
 
 const issue = computed(() =>
-  content.paper.trim() === '' || content.site.trim() === '' ? undefined : store.scaleIssue(content),
+  content.paper.trim() === '' || content.site.trim() === '' ? undefined : job.scales.issueOf(content),
 );
 const isWhole = computed(() => content.paper.trim() !== '' && content.site.trim() !== '' && issue.value === undefined);
 /** A field tells by itself what keeps its own entry from being reckoned. */

@@ -8,8 +8,8 @@ import { ArrowLeftRight, ArrowRight, FileText, House, X } from 'lucide-vue-next'
 import { describeIssue, kindOf, readSide, turn, type Quantity, type ReadingStyle, type Side } from '@sprell/core';
 import { forDrawing, type Drawn } from '../../ui/drawn.ts';
 import SizeText from '../../ui/SizeText.vue';
-import { roundingWord } from '../bench/reading/rounding-words.ts';
-import type { JobScale } from '../job/job-scales.ts';
+import { roundingWord } from '../../parts/reading/rounding-words.ts';
+import type { JobScale } from '../../job/index.ts';
 import { ON, OTHER } from './side-words.ts';
 
 const props = defineProps<{

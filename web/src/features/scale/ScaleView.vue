@@ -5,18 +5,18 @@ import { Ruler } from 'lucide-vue-next';
 import type { DrawingScale } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
-import ScreenHead from '../bench/ScreenHead.vue';
-import type { JobScale } from '../job/job-scales.ts';
-import { useJobStore } from '../job/job.store.ts';
-import type { ScaleContent } from '../job/undo-stack.ts';
+import ScreenHead from '../../parts/head/ScreenHead.vue';
+import type { JobScale, ScaleContent } from '../../job/index.ts';
+import { useJob, useJobs } from '../../live/use-jobs.ts';
 import DrawnRule from './DrawnRule.vue';
 import PaperRuns from './PaperRuns.vue';
 import ScaleFits from './ScaleFits.vue';
 import ScaleForm from './ScaleForm.vue';
 
-const store = useJobStore();
+const jobs = useJobs();
+const job = useJob();
 onMounted(async () => {
-  if (store.job === undefined) await store.start();
+  if (job.head === undefined) await jobs.start();
 });
 
 const editing = ref<string>();
@@ -24,15 +24,15 @@ const isAdding = ref(false);
 /** The scale whose rule is drawn: the one in hand, or the first that works out. */
 const shown = computed(() => {
   const works = (one: JobScale | undefined): one is JobScale & { scale: DrawingScale } => one?.scale !== undefined;
-  return [store.scaleInHand, ...store.scales].find(works);
+  return [job.scales.inHand, ...job.scales.list].find(works);
 });
 
 function add(content: ScaleContent): void {
-  store.addScale(content);
+  job.scales.add(content);
   isAdding.value = false;
 }
 function write(scaleId: string, content: ScaleContent): void {
-  store.editScale(scaleId, content);
+  job.scales.edit(scaleId, content);
   editing.value = undefined;
 }
 </script>
@@ -44,9 +44,9 @@ function write(scaleId: string, content: ScaleContent): void {
       <section class="list" aria-label="Scales of this job">
         <ul>
           <li
-            v-for="one in store.scales"
+            v-for="one in job.scales.list"
             :key="one.id"
-            :class="{ held: one.id === store.scaleInHand?.id }"
+            :class="{ held: one.id === job.scales.inHand?.id }"
             :data-scale="one.title"
           >
             <ScaleForm
@@ -63,26 +63,26 @@ function write(scaleId: string, content: ScaleContent): void {
               </div>
               <div class="actions">
                 <PlainButton
-                  v-if="one.id === store.scaleInHand?.id"
+                  v-if="one.id === job.scales.inHand?.id"
                   leading
                   aria-pressed="true"
                   data-test="put-away"
-                  @click="store.takeScale(undefined)"
+                  @click="job.scales.takeInHand(undefined)"
                   ><Ruler :size="18" aria-hidden="true" />In hand</PlainButton
                 >
-                <PlainButton v-else :disabled="!one.scale" data-test="take-scale" @click="store.takeScale(one.id)"
+                <PlainButton v-else :disabled="!one.scale" data-test="take-scale" @click="job.scales.takeInHand(one.id)"
                   >Take in hand</PlainButton
                 >
                 <PlainButton data-test="edit-scale" @click="editing = one.id">Write anew</PlainButton>
-                <PlainButton data-test="remove-scale" @click="store.removeScale(one.id)">Take off</PlainButton>
+                <PlainButton data-test="remove-scale" @click="job.scales.remove(one.id)">Take off</PlainButton>
               </div>
             </template>
           </li>
         </ul>
-        <p v-if="store.scales.length === 0" class="none">
+        <p v-if="job.scales.list.length === 0" class="none">
           No scales yet. A scale says how long on the paper is how long on site.
         </p>
-        <ScaleForm v-if="isAdding || store.scales.length === 0" class="new" :start="undefined" @keep="add" />
+        <ScaleForm v-if="isAdding || job.scales.list.length === 0" class="new" :start="undefined" @keep="add" />
         <PlainButton v-else data-test="new-scale" @click="isAdding = true">A new scale</PlainButton>
       </section>
       <div class="work">

@@ -1,9 +1,17 @@
 import { mount, RouterLinkStub } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
-import { DEFAULT_STYLE, readScale, reckon, type Quantity, type ScaleDefinition, type Side } from '@sprell/core';
+import {
+  DEFAULT_STYLE,
+  definitionText,
+  readScale,
+  reckon,
+  type Quantity,
+  type ScaleDefinition,
+  type Side,
+} from '@sprell/core';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { drawn } from '../../ui/drawn.ts';
-import { definitionText, type JobScale } from '../job/job-scales.ts';
+import type { JobScale } from '../../job/index.ts';
 import ScaleFits from './ScaleFits.vue';
 import ScaleForm from './ScaleForm.vue';
 import ScaleStrip from './ScaleStrip.vue';

@@ -1,5 +1,5 @@
 import type { Side } from '@sprell/core';
-import type { JobScale } from '../job/job-scales.ts';
+import type { JobScale } from '../../job/index.ts';
 
 export const OTHER: Readonly<Record<Side, Side>> = { paper: 'site', site: 'paper' };
 export const ON: Readonly<Record<Side, string>> = { paper: 'on paper', site: 'on site' };

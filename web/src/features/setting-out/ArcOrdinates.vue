@@ -3,12 +3,12 @@
 import { computed } from 'vue';
 import { kindOf, ordinates, readQuantity, type Answer } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
-import SizeField from '../field/SizeField.vue';
-import { useSize } from '../field/use-size.ts';
-import { useJobStore } from '../job/job.store.ts';
+import SizeField from '../../parts/field/SizeField.vue';
+import { useSize } from '../../parts/field/use-size.ts';
+import { useJob } from '../../live/use-jobs.ts';
 
 const props = defineProps<{ answer: Answer }>();
-const store = useJobStore();
+const job = useJob();
 
 const spacing = defineModel<string>('every', { required: true });
 const { quantity } = useSize(spacing);
@@ -16,8 +16,8 @@ const rows = computed(() => {
   const step = quantity.value;
   if (step === undefined || kindOf(step.dimension) !== 'length') return [];
   return ordinates(props.answer, step.value).map(({ along, height }) => ({
-    along: readQuantity(along, store.style),
-    height: readQuantity(height, store.style),
+    along: readQuantity(along, job.style),
+    height: readQuantity(height, job.style),
   }));
 });
 </script>

@@ -2,16 +2,15 @@
 /** The story stick and the last lines of the slate: a touch writes one into the field that is being written. */
 import { computed } from 'vue';
 import SizeText from '../../ui/SizeText.vue';
-import { useJobStore } from '../job/job.store.ts';
-import { nameOf } from '../job/slate-row.ts';
-import { sizeWords } from '../job/job-marks.ts';
+import { useJob } from '../../live/use-jobs.ts';
+import { nameOf, sizeWords } from '../../job/index.ts';
 
 const emit = defineEmits<{ use: [entry: string] }>();
-const store = useJobStore();
+const job = useJob();
 
 const LAST = 8;
 const lines = computed(() =>
-  store.rows
+  job.slate.rows
     .flatMap((row) => (row.kind === 'worked' && row.worked.result.ok ? [row] : []))
     .slice(-LAST)
     .reverse()
@@ -19,10 +18,10 @@ const lines = computed(() =>
       number: line.number,
       title: nameOf(line),
       label: line.label ?? '',
-      reading: sizeWords(worked.result, store.style),
+      reading: sizeWords(worked.result, job.style),
     })),
 );
-const marks = computed(() => store.marks.filter(({ quantity }) => quantity !== undefined));
+const marks = computed(() => job.marks.list.filter(({ quantity }) => quantity !== undefined));
 </script>
 
 <template>

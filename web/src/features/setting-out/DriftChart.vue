@@ -4,14 +4,14 @@ import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js
 import { computed, onMounted, ref } from 'vue';
 import { Bar } from 'vue-chartjs';
 import { isMetric, type Drift } from '@sprell/core';
-import { useJobStore } from '../job/job.store.ts';
+import { useJob } from '../../live/use-jobs.ts';
 
 Chart.register(BarElement, CategoryScale, LinearScale, Tooltip);
 
 const props = defineProps<{ drift: readonly Drift[] }>();
-const store = useJobStore();
+const job = useJob();
 
-const metric = computed(() => isMetric(store.style.length));
+const metric = computed(() => isMetric(job.style.length));
 const unit = computed(() => (metric.value ? 'mm' : 'in'));
 const colours = ref({ bar: '#1c4f8c', ink: '#24272c', groove: '#d9c9a9' });
 onMounted(() => {

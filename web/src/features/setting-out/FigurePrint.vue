@@ -4,7 +4,7 @@ import { computed, ref } from 'vue';
 import { describeShapeIssue, isMetric, templateSheets, type Figure, type SheetSize } from '@sprell/core';
 import PaperWays, { type PaperSize } from '../../ui/drawing/PaperWays.vue';
 import PrintDrawings from '../../ui/drawing/PrintDrawings.vue';
-import { useJobStore } from '../job/job.store.ts';
+import { useJob } from '../../live/use-jobs.ts';
 import { figureSheet } from './figure-sheet.ts';
 
 const props = defineProps<{
@@ -13,16 +13,16 @@ const props = defineProps<{
   readings: Readonly<Record<string, string | undefined>>;
   sizes: readonly (readonly [title: string, reading: string])[];
 }>();
-const store = useJobStore();
+const job = useJob();
 
 const sheet = ref<SheetSize>('a4');
 const size = ref<PaperSize>('to-scale');
-const head = computed(() => `${store.job?.title ?? ''}: ${props.title}`);
+const head = computed(() => `${job.head?.title ?? ''}: ${props.title}`);
 const full = computed(() => templateSheets(props.figure, { sheet: sheet.value, title: head.value }));
 const drawings = computed(() => {
   if (size.value === 'full-size') return full.value.ok ? full.value.value : undefined;
   const { readings, sizes } = props;
-  const metric = isMetric(store.style.length);
+  const metric = isMetric(job.style.length);
   return [figureSheet(props.figure, { sheet: sheet.value, metric, title: head.value, readings, sizes })];
 });
 </script>

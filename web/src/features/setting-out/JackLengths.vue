@@ -3,16 +3,16 @@
 import { computed } from 'vue';
 import { jackLengths, readQuantity, type Answer } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
-import { useJobStore } from '../job/job.store.ts';
+import { useJob } from '../../live/use-jobs.ts';
 
 const props = defineProps<{ answer: Answer }>();
-const store = useJobStore();
+const job = useJob();
 
 const rows = computed(() =>
   jackLengths(props.answer).map(({ number, at, length }) => ({
     number,
-    at: readQuantity(at, store.style),
-    length: readQuantity(length, store.style),
+    at: readQuantity(at, job.style),
+    length: readQuantity(length, job.style),
   })),
 );
 </script>

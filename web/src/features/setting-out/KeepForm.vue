@@ -2,7 +2,7 @@
 /** Keeps what stands in the fields in the job: under a name, or in the setting-out that was opened. */
 import { ref, useId, watch } from 'vue';
 import PlainButton from '../../ui/PlainButton.vue';
-import type { SetOut } from '../job/job-set-outs.ts';
+import type { SetOut } from '../../job/index.ts';
 
 const props = defineProps<{
   opened: SetOut | undefined;

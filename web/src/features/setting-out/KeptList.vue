@@ -2,23 +2,22 @@
 /** The setting-outs of the job, to be opened by picture and name. */
 import { computed, ref } from 'vue';
 import { solve, SOLVERS } from '@sprell/core';
-import type { SetOut } from '../job/job-set-outs.ts';
-import { useJobStore } from '../job/job.store.ts';
+import type { SetOut } from '../../job/index.ts';
+import { useJob } from '../../live/use-jobs.ts';
 import FigureThumb from './FigureThumb.vue';
 import { PICTURES } from './samples.ts';
 import { useShowChosen } from './show-chosen.ts';
 
 const props = defineProps<{ openId: string | undefined }>();
 const emit = defineEmits<{ open: [setOut: SetOut] }>();
-const store = useJobStore();
+const job = useJob();
 
 const list = ref<HTMLElement>();
 useShowChosen(list, () => props.openId);
 
 const cards = computed(() => {
-  void store.rows;
-  const options = { scope: store.scope(), style: store.style };
-  return store.setOuts.map((setOut) => {
+  const options = { scope: job.slate.scope(), style: job.style };
+  return job.setOuts.list.map((setOut) => {
     const solver = SOLVERS.find(({ id }) => id === setOut.shape);
     const answers = solver ? solve(solver, setOut.givens, options).answers : [];
     const own = answers.find(({ title }) => title === setOut.answer) ?? answers[0];

@@ -15,9 +15,9 @@ import {
 } from '@sprell/core';
 import { Printer } from 'lucide-vue-next';
 import PlainButton from '../../ui/PlainButton.vue';
-import ScreenHead from '../bench/ScreenHead.vue';
-import { useJobStore } from '../job/job.store.ts';
-import type { SetOut } from '../job/job-set-outs.ts';
+import ScreenHead from '../../parts/head/ScreenHead.vue';
+import { useJob, useJobs } from '../../live/use-jobs.ts';
+import type { SetOut } from '../../job/index.ts';
 import ArcOrdinates from './ArcOrdinates.vue';
 import AtHand from './AtHand.vue';
 import FigurePicture from './FigurePicture.vue';
@@ -36,10 +36,11 @@ const FigurePrint = defineAsyncComponent(() => import('./FigurePrint.vue'));
 
 const props = defineProps<{ shape: string }>();
 
-const store = useJobStore();
+const jobs = useJobs();
+const job = useJob();
 const router = useRouter();
 onMounted(async () => {
-  if (store.job === undefined) await store.start();
+  if (job.head === undefined) await jobs.start();
 });
 
 const solver = computed(() => SOLVERS.find(({ id }) => id === props.shape) ?? (SOLVERS[0] as Solver));
@@ -76,7 +77,7 @@ const fields = computed(() => {
 });
 /** What holds where a field is left empty; before anything is given, what could be. */
 function hint({ id, otherwise }: Field): string | undefined {
-  if (otherwise) return isMetric(store.style.length) ? otherwise.metric : otherwise.imperial;
+  if (otherwise) return isMetric(job.style.length) ? otherwise.metric : otherwise.imperial;
   return givens.value.length === 0 ? SAMPLES[solver.value.id]?.find(([field]) => field === id)?.[1] : undefined;
 }
 const edge = computed((): Edge => EDGES.find((one) => one === given('edge')) ?? 'near');
@@ -103,13 +104,13 @@ function use(entry: string): void {
 function toSlate(field: Field): void {
   const known = answer.value?.known[field.id];
   if (known)
-    store.land(`${field.title.toLowerCase()}: ${slateEntry(field, known, store.style, volumeUnit.value?.words)}`);
+    job.lines.land(`${field.title.toLowerCase()}: ${slateEntry(field, known, job.style, volumeUnit.value?.words)}`);
 }
 function keep(field: Field): void {
   const known = answer.value?.known[field.id];
-  const names = store.marks.map(({ name }) => name);
+  const names = job.marks.list.map(({ name }) => name);
   const name = nameFromLabel(field.title.toLowerCase(), names);
-  if (known && name !== undefined) store.land(`${name} = ${fieldEntry(known, store.style)}`);
+  if (known && name !== undefined) job.lines.land(`${name} = ${fieldEntry(known, job.style)}`);
 }
 
 /** Opens a setting-out of the job: in the fields of this shape, or of its own. */
@@ -118,13 +119,13 @@ async function open(kept: SetOut): Promise<void> {
     setOut.open(kept);
     return;
   }
-  putInFields(store.job?.id, kept);
+  putInFields(job.head?.id, kept);
   await router.push(`/setting-out/${kept.shape}`);
 }
-const keepAs = (name: string) => setOut.belongTo(store.addSetOut({ name, ...setOut.content() }));
+const keepAs = (name: string) => setOut.belongTo(job.setOuts.add({ name, ...setOut.content() }));
 function write(name: string): void {
   if (!opened.value) return;
-  store.editSetOut({ id: opened.value.id, name, ...setOut.content() });
+  job.setOuts.edit({ id: opened.value.id, name, ...setOut.content() });
   setOut.belongTo(opened.value.id);
 }
 
@@ -178,7 +179,7 @@ const titleOf = (id: string) => fields.value.find((field) => field.id === id)?.t
           :is-empty="givens.length === 0"
           @keep="keepAs"
           @write="write"
-          @remove="opened && store.removeSetOut(opened.id)"
+          @remove="opened && job.setOuts.remove(opened.id)"
         />
         <ShapeField
           v-for="field in fields"

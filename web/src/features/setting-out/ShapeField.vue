@@ -12,9 +12,9 @@ import {
   type Reading,
 } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
-import { useJobStore } from '../job/job.store.ts';
-import { roundingWord, roundingWords } from '../bench/reading/rounding-words.ts';
-import IssueText from '../field/IssueText.vue';
+import { useJob } from '../../live/use-jobs.ts';
+import { roundingWord, roundingWords } from '../../parts/reading/rounding-words.ts';
+import IssueText from '../../parts/field/IssueText.vue';
 
 const props = defineProps<{
   field: Field;
@@ -35,13 +35,13 @@ const rounding = computed(() => {
   const { quantity, reading } = props.found;
   return kindOf(quantity.dimension) === 'length' ? roundingWord('length', reading) : undefined;
 });
-const store = useJobStore();
+const job = useJob();
 /** Longest exact form that says more than it hides. */
 const SHORT_FORM = 40;
 /** The true size, where the reading is not it and it is short enough to be read. */
 const exactForm = computed(() => {
   if (!props.found || props.found.reading.rounding === 'exact') return undefined;
-  const form = exactText(props.found.quantity, store.style)?.text;
+  const form = exactText(props.found.quantity, job.style)?.text;
   return form !== undefined && form.length <= SHORT_FORM ? form : undefined;
 });
 const cost = computed(() => props.found && roundingWords(props.found.quantity, props.found.reading));

@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { describeShapeIssue, readQuantity, type Answer, type Solved } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
-import { useJobStore } from '../job/job.store.ts';
+import { useJob } from '../../live/use-jobs.ts';
 import { wantedWords } from './wanted-words.ts';
 
 const props = defineProps<{
@@ -13,12 +13,12 @@ const props = defineProps<{
   titleOf: (field: string) => string;
 }>();
 const emit = defineEmits<{ takeOut: [field: string] }>();
-const store = useJobStore();
+const job = useJob();
 
 const wanted = computed(() => wantedWords(props.solved.wanted, props.titleOf));
 const contradiction = computed(() => {
   const found = props.solved.contradiction;
-  return found && { field: found.field, says: readQuantity(found.comesOutAt, store.style).text };
+  return found && { field: found.field, says: readQuantity(found.comesOutAt, job.style).text };
 });
 </script>
 

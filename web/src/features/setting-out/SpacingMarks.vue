@@ -3,15 +3,15 @@
 import { computed } from 'vue';
 import { driftOf, kindOf, readQuantity, reckon, runningMarks, type Answer, type Edge, type Ends } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
-import SizeField from '../field/SizeField.vue';
-import { useJobStore } from '../job/job.store.ts';
+import SizeField from '../../parts/field/SizeField.vue';
+import { useJob } from '../../live/use-jobs.ts';
 import DriftChart from './DriftChart.vue';
 import { driftWords } from './drift-words.ts';
 
 const props = defineProps<{ answer: Answer; ends: Ends }>();
 const edge = defineModel<Edge>('edge', { required: true });
 const setBack = defineModel<string>('setBack', { required: true });
-const store = useJobStore();
+const job = useJob();
 
 const EDGES: readonly (readonly [Edge, string])[] = [
   ['near', 'near edge'],
@@ -19,21 +19,20 @@ const EDGES: readonly (readonly [Edge, string])[] = [
   ['far', 'far edge'],
 ];
 const back = computed(() => {
-  void store.rows;
-  const { outcome, issue } = reckon(setBack.value, { scope: store.scope(), style: store.style });
+  const { outcome, issue } = reckon(setBack.value, { scope: job.slate.scope(), style: job.style });
   if (outcome?.kind !== 'quantity' || issue !== undefined) return undefined;
   return kindOf(outcome.quantity.dimension) === 'length' ? outcome.quantity.value : undefined;
 });
 
-const marks = computed(() => runningMarks(props.answer, props.ends, edge.value, store.style, back.value));
+const marks = computed(() => runningMarks(props.answer, props.ends, edge.value, job.style, back.value));
 const rows = computed(() =>
   marks.value.map(({ number, at }) => ({
     number,
-    reading: readQuantity(at, store.style),
+    reading: readQuantity(at, job.style),
   })),
 );
-const drift = computed(() => driftOf(marks.value, store.style));
-const words = computed(() => driftWords(drift.value, store.style));
+const drift = computed(() => driftOf(marks.value, job.style));
+const words = computed(() => driftWords(drift.value, job.style));
 </script>
 
 <template>

@@ -4,8 +4,8 @@ import { createMemoryHistory, createRouter } from 'vue-router';
 import { driftOf, DEFAULT_STYLE, runningMarks, SOLVERS, solve, type Answer, type Figure } from '@sprell/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { FakeServer, newDevice } from '../../testing/fake-server.ts';
-import { useJobStore } from '../job/job.store.ts';
-import { useMarkStory } from '../job/mark-story.ts';
+import { useJob, useJobs } from '../../live/use-jobs.ts';
+import { MarkStories } from '../../job/mark-story.ts';
 import { driftWords } from './drift-words.ts';
 import { layOut, wordsWithRoom } from './figure-layout.ts';
 import { figureSheet } from './figure-sheet.ts';
@@ -102,8 +102,9 @@ describe('the screen', () => {
   });
   afterEach(async () => {
     // What is on its way still goes to this test's server, and not to the next one's.
-    const store = useJobStore();
-    await vi.waitFor(() => expect(store.job === undefined || store.keepState.kind === 'kept').toBe(true));
+    const jobs = useJobs();
+    const job = useJob();
+    await vi.waitFor(() => expect(job.head === undefined || jobs.keepState.kind === 'kept').toBe(true));
     vi.unstubAllGlobals();
   });
 
@@ -113,7 +114,7 @@ describe('the screen', () => {
       routes: [{ path: '/:rest(.*)*', component: { template: '<i />' } }],
     });
     const view = mount(SettingOutView, { props: { shape }, global: { plugins: [router] }, attachTo: document.body });
-    await vi.waitFor(() => expect(useJobStore().job).toBeDefined());
+    await vi.waitFor(() => expect(useJob().head).toBeDefined());
     await flushPromises();
     const row = (field: string) => view.get(`[data-field=${field}]`);
     return {
@@ -126,8 +127,8 @@ describe('the screen', () => {
 
   it('solves as sizes are written, says what is missing, and puts results on the slate alive', async () => {
     const { view, row, type, reading } = await open('right-triangle');
-    const store = useJobStore();
-    store.land(`12'`);
+    const job = useJob();
+    job.lines.land(`12'`);
     await type('rise', `9'`);
     expect(view.get('[data-test=wanted]').text()).toBe('One more and it is solved: Run, Diagonal or Slope or angle.');
     await type('run', '#1');
@@ -135,14 +136,14 @@ describe('the screen', () => {
     await row('diagonal').get('[data-test=to-slate]').trigger('click');
     await row('pitch').get('[data-test=to-slate]').trigger('click');
     await row('diagonal').get('[data-test=to-stick]').trigger('click');
-    expect(store.rows.slice(1).map((one) => one.kind === 'worked' && one.entry)).toEqual([
+    expect(job.slate.rows.slice(1).map((one) => one.kind === 'worked' && one.entry)).toEqual([
       `diagonal: hyp(9'; #1)`,
       `slope or angle: atan(9' / #1) to slope`,
       `diagonal = hyp(9'; #1)`,
     ]);
-    store.edit(store.rows[0]?.line.id as string, `40'`);
+    job.lines.edit(job.slate.rows[0]?.line.id as string, `40'`);
     await flushPromises();
-    expect(store.marks[0]?.reading).toBe('41′');
+    expect(job.marks.list[0]?.reading).toBe('41′');
     expect(reading('diagonal')).toBe('41′');
     view.unmount();
   });
@@ -175,8 +176,8 @@ describe('the screen', () => {
 
   it('writes a mark or a line into the field in hand, and mends a plain number', async () => {
     const { view, row, type, reading } = await open('circle');
-    const store = useJobStore();
-    store.land(`post = 4'`);
+    const job = useJob();
+    job.lines.land(`post = 4'`);
     await flushPromises();
     await row('radius').get('input').trigger('focus');
     await view.get('.mark').trigger('click');
@@ -193,17 +194,17 @@ describe('the screen', () => {
 
   it('keeps what stands in the fields under a name, opens it again, and keeps changes or both', async () => {
     const { view, type, reading } = await open('right-triangle');
-    const store = useJobStore();
-    store.land(`rail = 12'`);
+    const job = useJob();
+    job.lines.land(`rail = 12'`);
     await type('rise', `9'`);
     await type('run', 'rail');
     await button(view, 'set-out-name').setValue('Gable');
     await view.get('form.keep').trigger('submit');
-    expect(store.setOuts).toMatchObject([{ name: 'Gable', shape: 'right-triangle' }]);
+    expect(job.setOuts.list).toMatchObject([{ name: 'Gable', shape: 'right-triangle' }]);
     await type('rise', `5'`);
     expect(reading('diagonal')).toBe('13′');
     await button(view, 'keep-another').trigger('click');
-    expect(store.setOuts.map(({ givens }) => Object.fromEntries(givens)['rise'])).toEqual([`9'`, `5'`]);
+    expect(job.setOuts.list.map(({ givens }) => Object.fromEntries(givens)['rise'])).toEqual([`9'`, `5'`]);
     await button(view, 'set-out-name').setValue('Gable, south');
     await view.get('form.keep').trigger('submit');
     await view.get('[data-kept=Gable]').trigger('click');
@@ -211,29 +212,29 @@ describe('the screen', () => {
     await button(view, 'go-back').trigger('click');
     expect(reading('diagonal')).toBe('13′');
     // What it is worked out from goes on.
-    store.edit(store.rows[0]?.line.id as string, `rail = 1'`);
+    job.lines.edit(job.slate.rows[0]?.line.id as string, `rail = 1'`);
     await view.get('[data-kept=Gable]').trigger('click');
     expect(reading('run')).toBe('1′');
     await button(view, 'remove-set-out').trigger('click');
-    expect(store.setOuts.map(({ name }) => name)).toEqual(['Gable, south']);
-    store.undo();
-    expect(store.setOuts.map(({ name }) => name)).toEqual(['Gable', 'Gable, south']);
-    store.undo();
-    expect(store.rows[0]).toMatchObject({ entry: `rail = 12'` });
+    expect(job.setOuts.list.map(({ name }) => name)).toEqual(['Gable, south']);
+    job.steps.undo();
+    expect(job.setOuts.list.map(({ name }) => name)).toEqual(['Gable', 'Gable, south']);
+    job.steps.undo();
+    expect(job.slate.rows[0]).toMatchObject({ entry: `rail = 12'` });
     view.unmount();
   });
 
   it('keeps which of two answers was looked at, and follows a mark to its new name', async () => {
     const { view, type, reading } = await open('arc');
-    const store = useJobStore();
-    store.land(`span = 8'`);
+    const job = useJob();
+    job.lines.land(`span = 8'`);
     await type('chord', 'span');
     await type('radius', `5'`);
     await view.findAll('.answers input')[1]?.setValue();
     await button(view, 'set-out-name').setValue('Moon gate');
     await view.get('form.keep').trigger('submit');
-    useMarkStory().rename('span', 'gate');
-    expect(store.setOuts[0]).toMatchObject({
+    new MarkStories(job).rename('span', 'gate');
+    expect(job.setOuts.list[0]).toMatchObject({
       answer: 'the large arc',
       givens: [
         ['chord', 'gate'],
@@ -243,37 +244,37 @@ describe('the screen', () => {
     await button(view, 'clear').trigger('click');
     await view.get('[data-kept="Moon gate"]').trigger('click');
     expect(reading('rise')).toBe('8′');
-    store.undo();
-    expect(store.setOuts[0]?.givens[0]).toEqual(['chord', 'span']);
+    job.steps.undo();
+    expect(job.setOuts.list[0]?.givens[0]).toEqual(['chord', 'span']);
     view.unmount();
   });
 
   it('is named among what uses a line or a mark that is to go, and keeps its value where that is wanted', async () => {
     const { view, type, reading } = await open('right-triangle');
-    const store = useJobStore();
-    store.land(`3'`);
-    store.land(`wide = 4'`);
+    const job = useJob();
+    job.lines.land(`3'`);
+    job.lines.land(`wide = 4'`);
     await type('rise', '#1');
     await type('run', '2 * wide / 2');
     await button(view, 'set-out-name').setValue('Gable');
     await view.get('form.keep').trigger('submit');
-    const [line, mark] = store.rows.map((row) => row.line.id) as [string, string];
-    expect(store.usersOf(line)).toBe('#1 is used by the setting-out Gable.');
-    expect(store.usersOf(mark)).toBe('#2 is used by the setting-out Gable.');
-    expect(useMarkStory().story('wide')?.usedBy).toEqual(['the setting-out Gable']);
-    store.removeKeepingValue(line);
-    expect(store.setOuts[0]?.givens).toEqual([
+    const [line, mark] = job.slate.rows.map((row) => row.line.id) as [string, string];
+    expect(job.lines.usersOf(line)).toBe('#1 is used by the setting-out Gable.');
+    expect(job.lines.usersOf(mark)).toBe('#2 is used by the setting-out Gable.');
+    expect(new MarkStories(job).of('wide')?.usedBy).toEqual(['the setting-out Gable']);
+    job.lines.removeKeepingValue(line);
+    expect(job.setOuts.list[0]?.givens).toEqual([
       ['rise', `(36")`],
       ['run', '2 * wide / 2'],
     ]);
     await flushPromises();
-    useMarkStory().removeMarks(['wide'], true);
-    expect(store.setOuts[0]?.givens[1]).toEqual(['run', `2 * (48") / 2`]);
+    new MarkStories(job).removeMarks(['wide'], true);
+    expect(job.setOuts.list[0]?.givens[1]).toEqual(['run', `2 * (48") / 2`]);
     await flushPromises();
     expect(reading('diagonal')).toBe('5′');
-    store.undo();
-    store.undo();
-    expect(store.setOuts[0]?.givens).toEqual([
+    job.steps.undo();
+    job.steps.undo();
+    expect(job.setOuts.list[0]?.givens).toEqual([
       ['rise', '#1'],
       ['run', '2 * wide / 2'],
     ]);
@@ -282,8 +283,8 @@ describe('the screen', () => {
 
   it('stores lines by their ids, and is there again on another device', async () => {
     const { view, type } = await open('circle');
-    const store = useJobStore();
-    store.land(`4'`);
+    const job = useJob();
+    job.lines.land(`4'`);
     await type('radius', '#1 / 2');
     await button(view, 'set-out-name').setValue('Lamp base');
     await view.get('form.keep').trigger('submit');
@@ -293,7 +294,7 @@ describe('the screen', () => {
     const [kept] = [...server.things.values()];
     expect(kept).toMatchObject({
       kind: 'setout',
-      thing: { fields: ['radius'], entries: [`#{${store.rows[0]?.line.id}} / 2`] },
+      thing: { fields: ['radius'], entries: [`#{${job.slate.rows[0]?.line.id}} / 2`] },
     });
     view.unmount();
     newDevice();
@@ -313,7 +314,7 @@ describe('the screen', () => {
     expect(squeezed(steps.row('line').get('[data-test=true-size]').text())).toMatch(/^(full|shy) by /);
     steps.view.unmount();
     const slab = await open('slab');
-    const store = useJobStore();
+    const job = useJob();
     for (const [field, entry] of [
       ['length', `18'`],
       ['width', `9'`],
@@ -327,7 +328,7 @@ describe('the screen', () => {
     await button(slab.view, 'volumes-in').setValue('cu yd');
     expect(slab.reading('volume')).toBe('3 cu yd');
     await slab.row('volume').get('[data-test=to-slate]').trigger('click');
-    expect(store.rows.at(-1)).toMatchObject({ entry: `volume: 18' * 9' * 6" * 1 to cu yd` });
+    expect(job.slate.rows.at(-1)).toMatchObject({ entry: `volume: 18' * 9' * 6" * 1 to cu yd` });
     slab.view.unmount();
   });
 

@@ -1,8 +1,8 @@
 import { readField, solve, type Field, type Givens, type Solver } from '@sprell/core';
 import { computed, ref, watch, type Ref } from 'vue';
 import { remember, remembered } from '../../adapters/local-memory.ts';
-import type { SetOut } from '../job/job-set-outs.ts';
-import { useJobStore } from '../job/job.store.ts';
+import type { SetOut } from '../../job/index.ts';
+import { useJob } from '../../live/use-jobs.ts';
 import { VOLUME_UNITS, VOLUMES_IN } from './volume-units.ts';
 
 /** What stands in the fields of a shape: kept on this device until it is kept in the job under a name. */
@@ -36,8 +36,8 @@ const draftKey = (jobId: string | undefined, shape: string) => `set-out.${jobId}
 
 /** The fields of a shape in the open job, worked out as they are written. */
 export function useSetOut(solver: Readonly<Ref<Solver>>) {
-  const store = useJobStore();
-  const key = computed(() => draftKey(store.job?.id, solver.value.id));
+  const job = useJob();
+  const key = computed(() => draftKey(job.head?.id, solver.value.id));
   const draft = ref<Draft>(EMPTY);
   /** What stood in the fields before all of them were written over at once. */
   const before = ref<Draft>();
@@ -79,7 +79,7 @@ export function useSetOut(solver: Readonly<Ref<Solver>>) {
 
   /** The setting-out of the job that the fields belong to; undefined for one that was taken off meanwhile. */
   const opened = computed(() =>
-    store.setOuts.find(({ id, shape }) => id === draft.value.setOutId && shape === solver.value.id),
+    job.setOuts.list.find(({ id, shape }) => id === draft.value.setOutId && shape === solver.value.id),
   );
 
   // What is changed in it elsewhere comes into fields that nobody touched.
@@ -92,9 +92,7 @@ export function useSetOut(solver: Readonly<Ref<Solver>>) {
   );
 
   const solved = computed(() => {
-    // The rows are what the scope was made from; a change to them is a change of scope.
-    void store.rows;
-    return solve(solver.value, givens.value, { scope: store.scope(), style: store.style });
+    return solve(solver.value, givens.value, { scope: job.slate.scope(), style: job.style });
   });
   const chosen = computed({
     get: () =>
@@ -111,7 +109,7 @@ export function useSetOut(solver: Readonly<Ref<Solver>>) {
   const volumeUnit = computed(() => VOLUME_UNITS.find(({ words }) => words === given(VOLUMES_IN)));
   const read = (field: Field) => {
     const known = answer.value?.known[field.id];
-    return known && { known, ...readField(field, known, store.style, volumeUnit.value?.form) };
+    return known && { known, ...readField(field, known, job.style, volumeUnit.value?.form) };
   };
   const allFields = computed(() => [...solver.value.fields, ...(solver.value.asks ?? [])]);
   const readings = computed(() =>

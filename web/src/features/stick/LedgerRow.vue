@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
 import { timeWords } from '../../ui/time-words.ts';
-import type { MarkEntry } from '../job/mark-story.ts';
+import type { MarkEntry } from '../../job/mark-story.ts';
 
 const props = defineProps<{
   entry: MarkEntry;

@@ -5,20 +5,20 @@ import { Hand } from 'lucide-vue-next';
 import { nameIssue } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
-import SizeField from '../field/SizeField.vue';
-import { useSize } from '../field/use-size.ts';
-import IssueText from '../field/IssueText.vue';
-import { useJobStore } from '../job/job.store.ts';
-import { useMarkStory, type MarkStory } from '../job/mark-story.ts';
+import SizeField from '../../parts/field/SizeField.vue';
+import { useSize } from '../../parts/field/use-size.ts';
+import IssueText from '../../parts/field/IssueText.vue';
+import { useJob } from '../../live/use-jobs.ts';
+import { MarkStories, type MarkStory } from '../../job/mark-story.ts';
 import LedgerRow from './LedgerRow.vue';
 
 const props = defineProps<{ story: MarkStory }>();
 const emit = defineEmits<{ use: [name: string]; renamed: [name: string]; removed: [] }>();
 
-const store = useJobStore();
-const stick = useMarkStory();
+const job = useJob();
+const stories = new MarkStories(job);
 const name = computed(() => props.story.mark.name);
-const isHeld = computed(() => store.inHand?.name === name.value);
+const isHeld = computed(() => job.marks.inHand?.name === name.value);
 const now = Date.now();
 
 const newName = ref<string>();
@@ -38,7 +38,7 @@ watch(
 const nameProblem = computed(() => {
   const wanted = newName.value?.trim() ?? '';
   if (wanted === '' || wanted === name.value) return undefined;
-  const others = store.marks.map((mark) => mark.name).filter((other) => other !== name.value);
+  const others = job.marks.list.map((mark) => mark.name).filter((other) => other !== name.value);
   return nameIssue(wanted, others);
 });
 const nameField = ref<HTMLInputElement>();
@@ -60,7 +60,7 @@ function rename(): void {
   if (wanted === '' || nameProblem.value) return;
   void leaveName();
   if (wanted === name.value) return;
-  stick.rename(name.value, wanted);
+  stories.rename(name.value, wanted);
   emit('renamed', wanted);
 }
 
@@ -78,12 +78,12 @@ function post(sign: '+=' | '-='): void {
     sign === '+='
       ? `Take ${amountText.value} off ${name.value} again`
       : `Put ${amountText.value} back on ${name.value}`;
-  store.land(`${name.value} ${sign} ${posting.value.trim()}`, undefined, back);
+  job.lines.land(`${name.value} ${sign} ${posting.value.trim()}`, undefined, back);
   posting.value = '';
 }
 function writeOver(): void {
   if (amount.value === undefined) return;
-  store.land(
+  job.lines.land(
     `${name.value} = ${posting.value.trim()}`,
     undefined,
     `Put ${name.value} back to ${props.story.mark.reading}`,
@@ -92,10 +92,10 @@ function writeOver(): void {
 }
 
 function setNote(): void {
-  if (props.story.base) store.setNote(props.story.base.lineId, note.value);
+  if (props.story.base) job.lines.setNote(props.story.base.lineId, note.value);
 }
 function remove(keepValues: boolean): void {
-  stick.removeMarks([name.value], keepValues);
+  stories.removeMarks([name.value], keepValues);
   emit('removed');
 }
 const usedBy = computed(() => props.story.usedBy.join(', '));
@@ -135,7 +135,7 @@ const usedBy = computed(() => props.story.usedBy.join(', '));
       <PlainButton leading data-test="use-mark" title="Put it in the entry on the bench" @click="emit('use', name)"
         >Use</PlainButton
       >
-      <PlainButton :aria-pressed="isHeld" data-test="hold" @click="store.takeInHand(name)"
+      <PlainButton :aria-pressed="isHeld" data-test="hold" @click="job.marks.takeInHand(name)"
         ><Hand :size="18" aria-hidden="true" />{{ isHeld ? 'In hand' : 'Take in hand' }}</PlainButton
       >
       <PlainButton data-test="remove-mark" @click="isRemoving = true">Take off</PlainButton>
@@ -183,7 +183,7 @@ const usedBy = computed(() => props.story.usedBy.join(', '));
         :entry="story.base"
         :is-posting="false"
         :now
-        @freeze="stick.freeze(story.base.lineId)"
+        @freeze="stories.freeze(story.base.lineId)"
       />
       <LedgerRow
         v-for="entry in story.postings"
@@ -191,9 +191,9 @@ const usedBy = computed(() => props.story.usedBy.join(', '));
         :entry
         is-posting
         :now
-        @strike="stick.strike(entry.lineId)"
-        @put-back="stick.putBack(entry.lineId)"
-        @freeze="stick.freeze(entry.lineId)"
+        @strike="stories.strike(entry.lineId)"
+        @put-back="stories.putBack(entry.lineId)"
+        @freeze="stories.freeze(entry.lineId)"
       />
     </ul>
     <template v-if="story.before.length > 0">

@@ -4,9 +4,9 @@ import { computed } from 'vue';
 import { readQuantity, type ReadingStyle, type Rod } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
 import { timeWords } from '../../ui/time-words.ts';
-import { ordered, type MarkOrder } from '../bench/stick/mark-order.ts';
-import type { JobMark } from '../job/job-marks.ts';
-import type { LainMark } from './lain-mark.ts';
+import { ordered, type MarkOrder } from '../../parts/marks/mark-order.ts';
+import type { JobMark } from '../../job/index.ts';
+import type { LainMark } from '../../parts/marks/lain-mark.ts';
 
 const props = defineProps<{
   marks: readonly JobMark[];

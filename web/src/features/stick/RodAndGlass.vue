@@ -4,7 +4,7 @@ import { computed, ref } from 'vue';
 import { ZoomIn, ZoomOut } from 'lucide-vue-next';
 import { crowdedStretch, stretchAround, type ReadingStyle, type Rod, type Stretch } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
-import type { LainMark } from './lain-mark.ts';
+import type { LainMark } from '../../parts/marks/lain-mark.ts';
 import RodPicture from './RodPicture.vue';
 
 const props = defineProps<{

@@ -7,7 +7,7 @@ import { computed, ref } from 'vue';
 import { useElementSize } from '@vueuse/core';
 import { readQuantity, spreadLabels, type ReadingStyle, type Rod, type Stretch } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
-import type { LainMark } from './lain-mark.ts';
+import type { LainMark } from '../../parts/marks/lain-mark.ts';
 
 const props = defineProps<{
   rod: Rod<LainMark>;

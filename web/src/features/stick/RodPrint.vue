@@ -4,21 +4,21 @@ import { computed, ref } from 'vue';
 import { describeIssue, isMetric, readQuantity, rodOf, rodSheets, type SheetSize } from '@sprell/core';
 import PaperWays, { type PaperSize } from '../../ui/drawing/PaperWays.vue';
 import PrintDrawings from '../../ui/drawing/PrintDrawings.vue';
-import { useJobStore } from '../job/job.store.ts';
-import { isLain } from './lain-mark.ts';
+import { useJob } from '../../live/use-jobs.ts';
+import { isLain } from '../../parts/marks/lain-mark.ts';
 
-const store = useJobStore();
+const job = useJob();
 const sheet = ref<SheetSize>('a4');
 const size = ref<PaperSize>('to-scale');
 const sheets = computed(() => {
   const printed = rodOf(
-    store.marks.filter(isLain).map((mark) => ({ ...mark, text: readQuantity(mark.quantity, store.style).text })),
+    job.marks.list.filter(isLain).map((mark) => ({ ...mark, text: readQuantity(mark.quantity, job.style).text })),
   );
   return rodSheets(printed, {
     sheet: sheet.value,
     size: size.value,
-    metric: isMetric(store.style.length),
-    title: store.job?.title ?? '',
+    metric: isMetric(job.style.length),
+    title: job.head?.title ?? '',
   });
 });
 </script>
@@ -36,7 +36,7 @@ const sheets = computed(() => {
       v-if="sheets.ok"
       class="printing"
       :drawings="sheets.value"
-      :title="`${store.job?.title ?? ''} story stick`"
+      :title="`${job.head?.title ?? ''} story stick`"
     />
     <p v-else role="alert">{{ describeIssue(sheets.issue) }}</p>
   </div>

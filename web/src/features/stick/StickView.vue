@@ -7,23 +7,24 @@ import { rodOf } from '@sprell/core';
 import { remember, remembered } from '../../adapters/local-memory.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
-import { insertAtEnd } from '../bench/entry/written-down.ts';
-import type { MarkOrder } from '../bench/stick/mark-order.ts';
-import ScreenHead from '../bench/ScreenHead.vue';
-import type { JobMark } from '../job/job-marks.ts';
-import { useJobStore } from '../job/job.store.ts';
-import { useMarkStory } from '../job/mark-story.ts';
-import { isLain } from './lain-mark.ts';
+import { insertAtEnd } from '../../parts/entry/written-down.ts';
+import type { MarkOrder } from '../../parts/marks/mark-order.ts';
+import ScreenHead from '../../parts/head/ScreenHead.vue';
+import type { JobMark } from '../../job/index.ts';
+import { useJob, useJobs } from '../../live/use-jobs.ts';
+import { MarkStories } from '../../job/mark-story.ts';
+import { isLain } from '../../parts/marks/lain-mark.ts';
 import MarkStoryPanel from './MarkStoryPanel.vue';
 import MarkTable from './MarkTable.vue';
 import RodAndGlass from './RodAndGlass.vue';
 import RodPrint from './RodPrint.vue';
 
-const store = useJobStore();
-const stick = useMarkStory();
+const jobs = useJobs();
+const job = useJob();
+const stories = new MarkStories(job);
 const router = useRouter();
 onMounted(async () => {
-  if (store.job === undefined) await store.start();
+  if (job.head === undefined) await jobs.start();
 });
 
 const shows = ref<'rod' | 'list' | 'print'>('rod');
@@ -36,40 +37,36 @@ const gaps = ref(false);
 const order = ref<MarkOrder>(remembered<MarkOrder>('stick.order') ?? 'size');
 watch(order, (now) => remember('stick.order', now));
 
-const rod = computed(() => rodOf(store.marks.filter(isLain)));
+const rod = computed(() => rodOf(job.marks.list.filter(isLain)));
 const lengths = computed(() => new Set(rod.value.marks.map(({ mark }) => mark.name)));
-const others = computed(() => store.marks.filter(({ name }) => !lengths.value.has(name)));
+const others = computed(() => job.marks.list.filter(({ name }) => !lengths.value.has(name)));
 
 /** The mark that is looked at, with the line that stored it: it is the same one under another name. */
 const picked = ref<{ readonly name: string; readonly keptBy: string | undefined }>();
 function pick(name: string): void {
-  picked.value = { name, keptBy: store.marks.find((mark) => mark.name === name)?.keptBy };
+  picked.value = { name, keptBy: job.marks.list.find((mark) => mark.name === name)?.keptBy };
 }
 const chosen = computed(() => {
   const found =
-    store.marks.find(({ name }) => name === picked.value?.name) ??
-    store.marks.find(({ keptBy }) => keptBy !== undefined && keptBy === picked.value?.keptBy);
-  return found?.name ?? store.inHand?.name ?? store.marks[0]?.name;
+    job.marks.list.find(({ name }) => name === picked.value?.name) ??
+    job.marks.list.find(({ keptBy }) => keptBy !== undefined && keptBy === picked.value?.keptBy);
+  return found?.name ?? job.marks.inHand?.name ?? job.marks.list[0]?.name;
 });
-const story = computed(() => {
-  void store.rows;
-  return chosen.value === undefined ? undefined : stick.story(chosen.value);
-});
+const story = computed(() => (chosen.value === undefined ? undefined : stories.of(chosen.value)));
 function noteOf({ keptBy }: JobMark): string {
-  void store.rows;
-  return (keptBy === undefined ? undefined : store.jobLines.lines().get(keptBy)?.note) ?? '';
+  return job.slate.rows.find(({ line }) => line.id === keptBy)?.line.note ?? '';
 }
 
 const isWide = useMediaQuery('(min-width: 1024px)');
 
 const isClearing = ref(false);
 const usersOfAny = computed(() =>
-  isClearing.value ? [...new Set(store.marks.flatMap(({ name }) => stick.story(name)?.usedBy ?? []))] : [],
+  isClearing.value ? [...new Set(job.marks.list.flatMap(({ name }) => stories.of(name)?.usedBy ?? []))] : [],
 );
 function clear(keepValues: boolean): void {
   isClearing.value = false;
-  stick.removeMarks(
-    store.marks.map(({ name }) => name),
+  stories.removeMarks(
+    job.marks.list.map(({ name }) => name),
     keepValues,
   );
 }
@@ -84,9 +81,9 @@ function use(name: string): void {
   <main class="view">
     <ScreenHead title="Story stick" />
 
-    <div v-if="store.marks.length === 0" class="none">
+    <div v-if="job.marks.list.length === 0" class="none">
       <p>No marks yet. On the bench, <b>keep</b> puts a size on the story stick.</p>
-      <PlainButton v-if="store.undoSays" @click="store.undo()">{{ store.undoSays }}</PlainButton>
+      <PlainButton v-if="job.steps.undoSays" @click="job.steps.undo()">{{ job.steps.undoSays }}</PlainButton>
     </div>
     <div v-else class="body">
       <div class="bar" role="group" aria-label="What is shown">
@@ -112,8 +109,8 @@ function use(name: string): void {
       </div>
       <div v-if="isClearing" class="ask" role="alertdialog" aria-label="Take all marks off?">
         <p>
-          Take all {{ store.marks.length }} marks off the stick? The lines that kept them stay on the slate without the
-          names.
+          Take all {{ job.marks.list.length }} marks off the stick? The lines that kept them stay on the slate without
+          the names.
           <template v-if="usersOfAny.length > 0">{{ usersOfAny.join(', ') }} use them.</template>
         </p>
         <PlainButton v-if="usersOfAny.length > 0" leading data-test="clear-keeping" @click="clear(true)"
@@ -127,9 +124,9 @@ function use(name: string): void {
         v-if="shows === 'rod'"
         class="rods"
         :rod
-        :style="store.style"
+        :style="job.style"
         :chosen
-        :in-hand="store.inHand?.name"
+        :in-hand="job.marks.inHand?.name"
         :gaps
         @choose="pick"
       />
@@ -152,9 +149,9 @@ function use(name: string): void {
       <div v-if="shows === 'list'" class="list">
         <MarkTable
           v-model:order="order"
-          :marks="store.marks"
+          :marks="job.marks.list"
           :rod
-          :style="store.style"
+          :style="job.style"
           :chosen
           :note-of="noteOf"
           @choose="pick"
@@ -164,7 +161,7 @@ function use(name: string): void {
       <component :is="isWide ? 'aside' : 'div'" class="side">
         <MarkStoryPanel
           v-if="story"
-          :key="store.job?.id"
+          :key="job.head?.id"
           :story
           @use="use"
           @renamed="pick"

@@ -11,7 +11,7 @@ import {
 } from '@sprell/core';
 import PlainButton from '../../../ui/PlainButton.vue';
 import SizeText from '../../../ui/SizeText.vue';
-import type { ReadingChange } from '../../job/job-reading.ts';
+import type { ReadingChange } from '../../../job/index.ts';
 import { LENGTH_NAMES, METRIC_STEPS, stepText } from './reading-change.ts';
 
 const props = defineProps<{

@@ -20,10 +20,10 @@ import PlainButton from '../../../ui/PlainButton.vue';
 import SizeText from '../../../ui/SizeText.vue';
 import { afterPaint } from '../../../ui/after-paint.ts';
 import { drawn, forDrawing } from '../../../ui/drawn.ts';
-import { useComfort } from '../../comfort/comfort.store.ts';
-import type { ReadingChange } from '../../job/job-reading.ts';
+import { useComfort } from '../../../live/comfort.store.ts';
+import type { ReadingChange } from '../../../job/index.ts';
 import ReadingChoices from './ReadingChoices.vue';
-import { roundingWords } from './rounding-words.ts';
+import { roundingWords } from '../../../parts/reading/rounding-words.ts';
 import TapePicture from './TapePicture.vue';
 
 /** It stands furthest down and is not waited for, but asked for at once: it is there when there is something to read. */

@@ -1,5 +1,5 @@
 import { isMetric, parse, type LengthStyle, type Rational, type ReadingStyle } from '@sprell/core';
-import { changedStyle, type ReadingChange } from '../../job/job-reading.ts';
+import { changedStyle, type ReadingChange } from '../../../job/index.ts';
 
 export const LENGTH_NAMES: Readonly<Record<LengthStyle, string>> = {
   'ft-in': 'feet and inches',

@@ -2,7 +2,7 @@ import { flushPromises, mount, type VueWrapper } from '@vue/test-utils';
 import { DEFAULT_STYLE, EMPTY_SCOPE, parse, reckon, wholeTimes, type ReadingStyle } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
-import { useComfort } from '../../comfort/comfort.store.ts';
+import { useComfort } from '../../../live/comfort.store.ts';
 import ReadingPanel from './ReadingPanel.vue';
 
 const copied: string[] = [];

@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { reckon, type Quantity, type ReadingStyle, type Scope } from '@sprell/core';
 import PlainButton from '../../../ui/PlainButton.vue';
 import SizeText from '../../../ui/SizeText.vue';
-import type { WorkedRow } from '../../job/slate-row.ts';
+import type { WorkedRow } from '../../../job/index.ts';
 
 const props = defineProps<{ rows: readonly WorkedRow[]; style: ReadingStyle }>();
 const emit = defineEmits<{ sum: [entry: string]; done: [] }>();

@@ -6,9 +6,9 @@ import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, onMounted, r
 import { Ellipsis } from 'lucide-vue-next';
 import type { LineWire } from '@sprell/contract';
 import type { Reckoned, ReadingStyle, Scope } from '@sprell/core';
-import { useComfort } from '../../comfort/comfort.store.ts';
-import { nameOf, type SlateRow, type WorkedRow } from '../../job/slate-row.ts';
-import type { NamedMark } from '../entry/suggestions.ts';
+import { useComfort } from '../../../live/comfort.store.ts';
+import { nameOf, type SlateRow, type WorkedRow } from '../../../job/index.ts';
+import type { NamedMark } from '../../../parts/entry/suggestions.ts';
 import SlateRowView from './SlateRowView.vue';
 import { isFound } from './search.ts';
 import SlateTools from './SlateTools.vue';

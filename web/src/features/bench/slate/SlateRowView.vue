@@ -5,9 +5,9 @@ import { reckon, type Reckoned, type ReadingStyle, type Scope } from '@sprell/co
 import type { LineWire } from '@sprell/contract';
 import PlainButton from '../../../ui/PlainButton.vue';
 import SizeText from '../../../ui/SizeText.vue';
-import type { WorkedRow } from '../../job/slate-row.ts';
-import EntryField from '../entry/EntryField.vue';
-import type { NamedMark } from '../entry/suggestions.ts';
+import type { WorkedRow } from '../../../job/index.ts';
+import EntryField from '../../../parts/entry/EntryField.vue';
+import type { NamedMark } from '../../../parts/entry/suggestions.ts';
 import { readLine } from './line-reading.ts';
 import RowFrame from './RowFrame.vue';
 

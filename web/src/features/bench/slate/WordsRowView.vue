@@ -2,7 +2,7 @@
 /** A heading or a plain note among the lines: touch it to write it anew. */
 import { defineAsyncComponent } from 'vue';
 import PlainButton from '../../../ui/PlainButton.vue';
-import type { WordsRow } from '../../job/slate-row.ts';
+import type { WordsRow } from '../../../job/index.ts';
 import RowFrame from './RowFrame.vue';
 
 const WordsForm = defineAsyncComponent(() => import('./WordsForm.vue'));

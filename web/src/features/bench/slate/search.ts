@@ -1,4 +1,4 @@
-import type { SlateRow } from '../../job/slate-row.ts';
+import type { SlateRow } from '../../../job/index.ts';
 
 /**
  * A line has these words, in lower case, in its label, entry or note. `#7` finds line 7 and the lines that name it, and

@@ -4,7 +4,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
 import { editorIn, pressIn, typeInto } from '../../../testing/editing.ts';
-import type { WorkedRow } from '../../job/slate-row.ts';
+import type { WorkedRow } from '../../../job/index.ts';
 import { readLine } from './line-reading.ts';
 import { isFound } from './search.ts';
 import SelectionSums from './SelectionSums.vue';

@@ -3,7 +3,7 @@
 import { computed } from 'vue';
 import { forDrawing, type Drawn } from '../../../ui/drawn.ts';
 import SizeText from '../../../ui/SizeText.vue';
-import type { JobMark } from '../../job/job-marks.ts';
+import type { JobMark } from '../../../job/index.ts';
 import type { Amount, Refusal } from './amount.ts';
 
 const props = defineProps<{

@@ -4,8 +4,8 @@ import { computed, nextTick, ref } from 'vue';
 import { freeNames, nameFromLabel, nameIssue } from '@sprell/core';
 import { forDrawing, type Drawn } from '../../../ui/drawn.ts';
 import SizeText from '../../../ui/SizeText.vue';
-import IssueText from '../../field/IssueText.vue';
-import type { JobMark } from '../../job/job-marks.ts';
+import IssueText from '../../../parts/field/IssueText.vue';
+import type { JobMark } from '../../../job/index.ts';
 import type { Amount } from './amount.ts';
 
 const props = defineProps<{

@@ -8,7 +8,7 @@ import { useElementSize, useMediaQuery } from '@vueuse/core';
 import MarkRow from './MarkRow.vue';
 import RodColumn from './RodColumn.vue';
 import { columnsFor } from './columns.ts';
-import { useRodOrder, type ShownStick } from './rod-order.ts';
+import { useRodOrder, type ShownStick } from '../../../parts/marks/rod-order.ts';
 
 const props = defineProps<ShownStick>();
 const emit = defineEmits<{ use: [name: string]; hold: [name: string] }>();

@@ -2,15 +2,14 @@
 /** How the mark in hand came to what it is: its postings, the last at the top. */
 import { computed } from 'vue';
 import SizeText from '../../../ui/SizeText.vue';
-import { useJobStore } from '../../job/job.store.ts';
-import { useMarkStory } from '../../job/mark-story.ts';
+import { useJob } from '../../../live/use-jobs.ts';
+import { MarkStories } from '../../../job/mark-story.ts';
 
-const store = useJobStore();
-const { story } = useMarkStory();
+const job = useJob();
+const stories = new MarkStories(job);
 
 const rows = computed(() => {
-  void store.rows;
-  const told = store.inHand && story(store.inHand.name);
+  const told = job.marks.inHand && stories.of(job.marks.inHand.name);
   if (told === undefined) return [];
   const standing = told.postings.filter(({ struck }) => !struck).reverse();
   return [...standing, ...(told.base ? [told.base] : [])];

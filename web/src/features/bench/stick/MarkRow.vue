@@ -2,7 +2,7 @@
 /** A mark on the bench: one touch puts it in the entry, one takes it in hand. */
 import { Hand } from 'lucide-vue-next';
 import SizeText from '../../../ui/SizeText.vue';
-import type { JobMark } from '../../job/job-marks.ts';
+import type { JobMark } from '../../../job/index.ts';
 
 defineProps<{
   mark: JobMark;

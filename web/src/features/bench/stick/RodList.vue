@@ -6,7 +6,7 @@
 import { computed, nextTick, ref, shallowRef, watchPostEffect } from 'vue';
 import { useElementSize, useMediaQuery, useScroll } from '@vueuse/core';
 import MarkRow from './MarkRow.vue';
-import { useRodOrder, type ShownStick } from './rod-order.ts';
+import { useRodOrder, type ShownStick } from '../../../parts/marks/rod-order.ts';
 
 const props = defineProps<ShownStick>();
 const emit = defineEmits<{ use: [name: string]; hold: [name: string] }>();

@@ -3,12 +3,12 @@
 import { computed, ref } from 'vue';
 import { ArrowDownWideNarrow, Columns3, Maximize2 } from 'lucide-vue-next';
 import type { ReadingStyle } from '@sprell/core';
-import type { JobMark } from '../../job/job-marks.ts';
+import type { JobMark } from '../../../job/index.ts';
 import type { Drawn } from '../../../ui/drawn.ts';
 import type { Amount, Refusal } from './amount.ts';
 import InHand from './InHand.vue';
 import KeepForm from './KeepForm.vue';
-import { MARK_ORDERS, type MarkOrder } from './mark-order.ts';
+import { MARK_ORDERS, type MarkOrder } from '../../../parts/marks/mark-order.ts';
 import RodList from './RodList.vue';
 
 defineProps<{

@@ -1,6 +1,6 @@
 import { reactive, ref, watch } from 'vue';
 import { remember, remembered } from '../../../adapters/local-memory.ts';
-import type { MarkOrder } from './mark-order.ts';
+import type { MarkOrder } from '../../../parts/marks/mark-order.ts';
 
 /** How the stick is looked at, on this device. */
 export interface StickLook {

@@ -3,10 +3,10 @@ import { DEFAULT_STYLE, readQuantity, reckon, type Quantity } from '@sprell/core
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { nextTick } from 'vue';
-import type { JobMark } from '../../job/job-marks.ts';
+import type { JobMark } from '../../../job/index.ts';
 import { drawn } from '../../../ui/drawn.ts';
 import type { Amount, Refusal } from './amount.ts';
-import { ordered } from './mark-order.ts';
+import { ordered } from '../../../parts/marks/mark-order.ts';
 import LaidOut from './LaidOut.vue';
 import { useStickLook, type StickLook } from './stick-look.ts';
 import StoryStick from './StoryStick.vue';

@@ -1,0 +1,23 @@
+/** What screens may use of the jobs, name by name. How marks came to their values is behind a door of its own: `mark-story.ts`. */
+export { Jobs, type ListedJob } from './jobs.ts';
+export type { OpenJob } from './open-job.ts';
+export type { KeepState } from './outbox.ts';
+export type { Holder } from './holder.ts';
+export type { Conflict } from './conflict.ts';
+export type { Refusal } from './refusals.ts';
+export type { MarksMet } from './marks-met.ts';
+export { sizeWords, type JobMark } from './marks.ts';
+export type { JobScale } from './scales.ts';
+export type { SetOut } from './set-outs.ts';
+export type { ScaleContent } from './undo-stack.ts';
+export { changedStyle, type ReadingChange } from './reading.ts';
+export {
+  isWorked,
+  nameOf,
+  readBackOf,
+  splitLabel,
+  withLabel,
+  type SlateRow,
+  type WordsRow,
+  type WorkedRow,
+} from './slate-row.ts';

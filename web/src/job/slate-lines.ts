@@ -1,0 +1,288 @@
+import { type LineWire } from '@sprell/contract';
+import {
+  DEFAULT_STYLE,
+  fromStored,
+  parse,
+  toStored,
+  type Scope,
+  type Slate,
+  type SlateLine,
+  type WorkedLine,
+} from '@sprell/core';
+import { v7 as uuidv7 } from 'uuid';
+import { saysTheSame } from '../adapters/local/settled.ts';
+import type { Ground } from './ground.ts';
+import type { Cell } from './holder.ts';
+import { RowsInOrder } from './rows-in-order.ts';
+import { SlateKeeper } from './slate-keeper.ts';
+import { asKept, isWorked, withLabel, wordsOf, type SlateRow, type WorkedRow } from './slate-row.ts';
+import { fingerprint, type LineContent } from './undo-stack.ts';
+
+/** What is shown of the lines. */
+interface Drawn {
+  readonly rows: readonly SlateRow[];
+  readonly graph: Slate;
+  /** The number of a line; it is another where the rows are others. */
+  numberOf(id: string): number | undefined;
+}
+
+/** The lines of the open job with their results, in their order, and the changes that a single line can have. */
+export class SlateLines {
+  readonly #ground: Ground;
+  readonly #drawn: Cell<Drawn>;
+  readonly #changed: Cell<ReadonlySet<string>>;
+  readonly #renumbered: Cell<readonly (readonly [number, number])[]>;
+  readonly #inOrder = new RowsInOrder((line) => this.#toRow(line));
+  #lines = new Map<string, LineWire>();
+  #keeper = new SlateKeeper(DEFAULT_STYLE, () => undefined);
+  #nextNumber = 1;
+  /** What landed from here is what the next entry goes on from, whatever others put on the slate meanwhile. */
+  #landedHere: string | undefined;
+  #isDrawing = true;
+  readonly #onShown: () => void;
+
+  /** @param onShown is called when lines or their results are shown otherwise */
+  constructor(ground: Ground, onShown: () => void) {
+    this.#ground = ground;
+    this.#onShown = onShown;
+    this.#drawn = ground.holder.cell<Drawn>(this.#drawing([]));
+    this.#changed = ground.holder.cell<ReadonlySet<string>>(new Set());
+    this.#renumbered = ground.holder.cell<readonly (readonly [number, number])[]>([]);
+  }
+
+  /** The lines as they are shown. */
+  get rows(): readonly SlateRow[] {
+    return this.#drawn.value.rows;
+  }
+  /** Lines and marks with what they come to. While a worker is still at it, some results are those from before. */
+  get graph(): Slate {
+    return this.#drawn.value.graph;
+  }
+  /** The same with every change worked out: for a value that is written down. */
+  get freshGraph(): Slate {
+    this.#keeper.catchUp();
+    return this.#keeper.slate;
+  }
+  /** Ids of lines whose result changed with the last change. */
+  get changed(): ReadonlySet<string> {
+    return this.#changed.value;
+  }
+  /** Lines of this device that got another number, since one of another device had it: was, is. */
+  get renumbered(): readonly (readonly [number, number])[] {
+    return this.#renumbered.value;
+  }
+  seeRenumbered(): void {
+    this.#renumbered.value = [];
+  }
+  /** The number that the next line gets. */
+  get nextNumber(): number {
+    return this.#nextNumber;
+  }
+
+  get(id: string): LineWire | undefined {
+    return this.#lines.get(id);
+  }
+  /** Every line, those that were deleted among them. */
+  all(): Iterable<LineWire> {
+    return this.#lines.values();
+  }
+  ids(): Iterable<string> {
+    return this.#lines.keys();
+  }
+
+  /** What an entry may refer to; while a line is edited it does not see itself. */
+  scope(editedLineId?: string): Scope {
+    return this.graph.scope(editedLineId);
+  }
+
+  /** An entry as it is stored: its lines by their ids. */
+  stored(source: string): string {
+    // A line that landed here keeps its number until the server says otherwise, though one from elsewhere has it too.
+    const here = this.#landedHere === undefined ? undefined : this.#lines.get(this.#landedHere);
+    const idOf = (number: number) =>
+      here?.deleted === false && here.number === number ? here.id : this.#keeper.slate.lineNumbered(number)?.line.id;
+    return toStored(source, idOf, this.#ground.reading.style);
+  }
+  /** A stored entry as it is shown and typed. */
+  shown(stored: string): string {
+    return fromStored(stored, this.#drawn.value.numberOf);
+  }
+
+  /** A line in a person's words, its note among them. */
+  whatItSays(line: LineWire): string {
+    if (!isWorked(line)) return wordsOf(line);
+    const entry = withLabel(line.label, this.shown(line.source));
+    return line.note === '' ? entry : `${entry} (${line.note})`;
+  }
+
+  /** What undoing compares: a place on the slate may be another by now, and a number is the server's. */
+  saidNow(id: string): string | undefined {
+    const line = this.#lines.get(id);
+    return line && fingerprint(JSON.stringify([line.deleted, line.source, line.label, line.note]));
+  }
+
+  /** Shows the lines of a job that is opened. @param isSame it was open before */
+  open(lines: readonly LineWire[], nextNumber: number, isSame: boolean): void {
+    this.#nextNumber = Math.max(nextNumber, ...lines.map(({ number }) => (number ?? 0) + 1));
+    this.#lines = new Map(lines.map((line) => [line.id, line]));
+    if (!isSame) this.#landedHere = undefined;
+    this.#keeper.dispose();
+    this.#keeper = new SlateKeeper(this.#ground.reading.style, (ids) => this.#showChanged(ids));
+    this.#keeper.slate.goOnFrom(this.#landedHere);
+    this.#changed.value = new Set();
+    this.#loadGraph();
+    this.#inOrder.allChanged();
+    this.#show();
+  }
+
+  /** Many changes, drawn once. Nothing among them finds a place by what is drawn. */
+  together(work: () => void): void {
+    if (!this.#isDrawing) {
+      work();
+      return;
+    }
+    this.#isDrawing = false;
+    try {
+      work();
+    } finally {
+      this.#isDrawing = true;
+      this.#show();
+    }
+  }
+
+  /** Takes over what others did, or the server. @param isLoose this page has a later state of it */
+  take(theirs: LineWire, isLoose: boolean): void {
+    const before = this.#lines.get(theirs.id);
+    const line = before && isLoose ? { ...before, revision: theirs.revision, number: theirs.number } : theirs;
+    if (before && isWorked(before) && isWorked(line) && before.number !== line.number)
+      this.#renumbered.value = [...this.renumbered, [before.number, line.number]];
+    // A line that is as it was is not worked out again.
+    if (before === undefined || before.number !== line.number || !saysTheSame(before, line)) this.#place(line);
+    else {
+      this.#lines.set(line.id, line);
+      this.#inOrder.changed(line.id);
+    }
+  }
+
+  takeNextNumber(number: number): void {
+    this.#nextNumber = Math.max(this.#nextNumber, number);
+  }
+
+  /** A line was given another number as it was written down. */
+  renumber({ id, number }: LineWire): void {
+    const line = this.#lines.get(id);
+    if (line) this.#place({ ...line, number });
+  }
+
+  /** A line that this device no longer has goes from the page. */
+  forget(id: string): void {
+    if (!this.#lines.delete(id)) return;
+    // Entries that refer to it show another number now.
+    this.#inOrder.allChanged();
+    this.#keeper.remove(id);
+    this.#show();
+  }
+
+  /** Puts a new line in its place. @param landed the next entry goes on from it */
+  add(line: LineWire, landed: boolean): void {
+    if (landed) {
+      this.#landedHere = line.id;
+      this.#keeper.slate.goOnFrom(line.id);
+    }
+    const named = this.#storesNewMark(line);
+    this.#place(line);
+    const { id: lineId, number, position, source, label, note } = line;
+    const content = { position, source, label, note };
+    this.#ground.send(
+      number === null
+        ? { id: uuidv7(), kind: 'line.words', lineId, words: line.kind === 'heading' ? 'heading' : 'note', ...content }
+        : { id: uuidv7(), kind: 'line.add', lineId, number, ...content },
+      { line, named },
+    );
+  }
+
+  write(line: LineWire, content: LineContent): void {
+    if (this.#ground.refusesReader()) return;
+    const { position, source, label, note } = asKept(content);
+    const base = this.#ground.baseOf(line);
+    const written = { ...line, position, source, label, note };
+    const named = this.#storesNewMark(written);
+    this.#place(written);
+    const change = { kind: 'line.edit', lineId: line.id, base, position, source, label, note } as const;
+    this.#ground.send({ id: uuidv7(), ...change }, { line: written, named });
+  }
+
+  setDeleted(before: LineWire, deleted: boolean): void {
+    if (this.#ground.refusesReader()) return;
+    const base = this.#ground.baseOf(before);
+    const line = { ...before, deleted };
+    this.#place(line);
+    this.#ground.send(
+      { id: uuidv7(), kind: deleted ? 'line.delete' : 'line.restore', lineId: line.id, base },
+      { line },
+    );
+  }
+
+  /** A line that is about to be put in its place stores a mark under a name that there is none of. */
+  #storesNewMark(line: LineWire): boolean {
+    if (!isWorked(line)) return false;
+    const made = parse(this.shown(line.source), this.#ground.reading.style).entry?.assignment;
+    if (made?.operator !== 'keep') return false;
+    return !this.#keeper.slate.markLines(made.name).some(({ operator }) => operator === 'keep');
+  }
+
+  /** Puts a line in its new state everywhere at once: lines, graph and rows. */
+  #place(line: LineWire): void {
+    const before = this.#lines.get(line.id);
+    const isRenumbered = before !== undefined && before.number !== line.number;
+    this.#lines.set(line.id, line);
+    this.#inOrder.changed(line.id);
+    if (isRenumbered) this.#inOrder.allChanged();
+    if (isWorked(line)) {
+      this.#nextNumber = Math.max(this.#nextNumber, line.number + 1);
+      // A line that got another number is written so in every entry that uses it.
+      if (isRenumbered) this.#loadGraph();
+      else if (line.deleted) this.#keeper.remove(line.id);
+      else this.#keeper.put(this.#toSlateLine(line));
+    }
+    this.#show();
+  }
+
+  #loadGraph(): void {
+    const standing = [...this.#lines.values()].filter((line) => !line.deleted).filter(isWorked);
+    this.#keeper.load(standing.map((line) => this.#toSlateLine(line)));
+  }
+
+  #toSlateLine({ id, number, position, source }: WorkedRow['line']): SlateLine {
+    return { id, number, position, source: this.shown(source) };
+  }
+
+  #toRow(line: LineWire): SlateRow {
+    if (!isWorked(line)) return { kind: line.kind === 'heading' ? 'heading' : 'note', line, words: wordsOf(line) };
+    const worked = this.#keeper.slate.line(line.id) as WorkedLine;
+    return { kind: 'worked', line, entry: withLabel(line.label, this.shown(line.source)), worked };
+  }
+
+  #showChanged(ids: readonly string[]): void {
+    this.#changed.value = new Set(ids);
+    for (const id of ids) this.#inOrder.changed(id);
+    this.#show();
+  }
+
+  #show(): void {
+    if (!this.#isDrawing) return;
+    const drawing = this.#drawing(this.#inOrder.of(this.#lines));
+    const { rows, graph } = this.#drawn.value;
+    if (drawing.rows === rows && drawing.graph === graph) return;
+    this.#drawn.value = drawing;
+    this.#onShown();
+  }
+
+  #drawing(rows: readonly SlateRow[]): Drawn {
+    return { rows, graph: this.#keeper.slate, numberOf: (id) => this.#lines.get(id)?.number ?? undefined };
+  }
+
+  dispose(): void {
+    this.#keeper.dispose();
+  }
+}

@@ -1,0 +1,246 @@
+<script setup lang="ts">
+/** The entry with what is wrong with it, and the fixes, beneath. Enter lands it. Nothing typed is ever lost. */
+import { refDebounced } from '@vueuse/core';
+import { computed, onMounted, ref, shallowRef, useId, watch } from 'vue';
+import { X } from 'lucide-vue-next';
+import { describeIssue, type Fix, type Issue, type Reckoned, type ReckonOptions } from '@sprell/core';
+import type * as Mend from '@sprell/core/mend';
+import { afterPaint } from '../../ui/after-paint.ts';
+import { forDrawing } from '../../ui/drawn.ts';
+import PlainButton from '../../ui/PlainButton.vue';
+import SizeText from '../../ui/SizeText.vue';
+import EntryEditor from './EntryEditor.vue';
+import { isBegun } from './begun-word.ts';
+import type { NamedMark } from './suggestions.ts';
+import { behindLines } from '../../ui/behind-lines.ts';
+
+const props = defineProps<{
+  label: string;
+  /** The entry worked out, undefined while it is empty. */
+  reckoned: Reckoned | undefined;
+  /** The same at this moment: what Enter acts on. */
+  now: () => Reckoned | undefined;
+  /** What it was worked out in. */
+  options: () => ReckonOptions;
+  marks: readonly NamedMark[];
+  hasLast: boolean;
+  ownKeys: boolean;
+  /** Writing a line of the slate anew rather than a new one. */
+  editing?: boolean;
+}>();
+const emit = defineEmits<{ land: []; cancel: []; recall: [by: -1 | 1]; clear: [] }>();
+const model = defineModel<string>({ required: true });
+
+const editor = ref<InstanceType<typeof EntryEditor>>();
+const messageId = useId();
+/** Enter was pressed on an entry that stops short: from then on that is said, and no earlier. */
+const insisted = ref(false);
+watch(model, () => (insisted.value = false));
+
+const found = computed(() => {
+  const issue = props.reckoned?.issue;
+  return issue && (insisted.value || !isUnderWay(issue)) ? issue : undefined;
+});
+/** An entry that stops short, or ends in the beginning of a known word, is being typed. */
+function isUnderWay({ code, start, end }: Issue): boolean {
+  if (code === 'entry.unfinished') return true;
+  return code === 'name.unknown' && end === model.value.length && isBegun(model.value.slice(start, end), props.marks);
+}
+/**
+ * Milliseconds without a key after which there is something to say of an entry. Nearly every size is wrong until its
+ * unit is there, and what is said beneath the entry moves what stands around it.
+ */
+const RESTS = 600;
+const restedOn = refDebounced(model, RESTS);
+const isHeard = computed(() => insisted.value || restedOn.value === model.value);
+
+/** What mends an entry and what else it may mean comes behind the first screen. */
+const mend = shallowRef<typeof Mend>();
+onMounted(async () => {
+  mend.value = await behindLines(() => import('@sprell/core/mend'));
+});
+function withFixes(issue: Issue | undefined): Issue | undefined {
+  return issue && mend.value && props.reckoned ? mend.value.mended(props.reckoned, props.options()) : issue;
+}
+
+// Behind the frame that shows the reading.
+const lateIssue = afterPaint(() => (isHeard.value ? withFixes(found.value) : undefined));
+const issue = computed(() => forDrawing(lateIssue.value));
+const fixes = computed<readonly Fix[]>(() => issue.value?.fixes ?? []);
+const NONE: readonly Mend.Alternative[] = [];
+const lateAlternatives = afterPaint(() =>
+  isHeard.value && found.value === undefined && props.reckoned
+    ? (mend.value?.otherReadings(props.reckoned, props.options()) ?? NONE)
+    : NONE,
+);
+const alternatives = computed(() => forDrawing(lateAlternatives.value));
+// What comes beneath the entry pushes it up.
+watch([issue, alternatives], () => editor.value?.moved(), { flush: 'post' });
+const ghost = computed(() => props.reckoned?.parsed.ghost ?? '');
+const wrong = computed(() => issue.value && { start: issue.value.start, end: issue.value.end });
+
+function enter(): void {
+  const now = props.now();
+  if (now?.issue) insisted.value = true;
+  else if (now) emit('land');
+}
+
+/**
+ * Takes what a button offered. It was made for the entry as it stood; where that was written on meanwhile, it is found again
+ * by what it says, and nothing is written where it does not apply any more.
+ */
+function take(label: string): void {
+  const now = props.now();
+  if (now === undefined || mend.value === undefined) return;
+  const offers = now.issue
+    ? (mend.value.mended(now, props.options())?.fixes ?? [])
+    : mend.value.otherReadings(now, props.options());
+  const offer = offers.find((one) => one.label === label);
+  if (offer !== undefined) model.value = offer.entry;
+  editor.value?.focus();
+}
+
+defineExpose({ focus: () => editor.value?.focus(), take: () => editor.value?.take() });
+</script>
+
+<template>
+  <div class="entry" data-test="entry-field">
+    <div class="field" :class="{ wrong: issue }">
+      <EntryEditor
+        ref="editor"
+        v-model="model"
+        :label
+        hint="9′ 7 ¼″ + 2′ 9 ⅜″"
+        :marks
+        :has-last
+        :described-by="issue && messageId"
+        :wrong
+        :ghost
+        :is-benchs="editing !== true"
+        :own-keys
+        @land="enter"
+        @cancel="emit('cancel')"
+        @recall="(by) => emit('recall', by)"
+      />
+      <button
+        v-if="model !== '' && !editing"
+        type="button"
+        class="clear"
+        aria-label="Clear the entry"
+        title="Clear the entry"
+        data-test="clear-entry"
+        @pointerdown.prevent
+        @click="emit('clear')"
+      >
+        <X :size="22" aria-hidden="true" />
+      </button>
+      <PlainButton v-if="editing" @pointerdown.prevent @click="emit('cancel')">Leave</PlainButton>
+      <PlainButton
+        v-if="editing || !ownKeys"
+        leading
+        :disabled="reckoned === undefined"
+        data-test="land"
+        @pointerdown.prevent
+        @click="enter"
+        >{{ editing ? 'Keep' : 'Enter' }}</PlainButton
+      >
+    </div>
+    <div v-if="issue" :id="messageId" class="message" role="alert">
+      <p>{{ describeIssue(issue) }}</p>
+      <div v-if="fixes.length > 0" class="fixes">
+        <PlainButton v-for="(fix, n) in fixes" :key="n" @pointerdown.prevent @click="take(fix.label)"
+          ><SizeText :text="fix.label"
+        /></PlainButton>
+      </div>
+    </div>
+    <div v-if="alternatives.length > 0" class="taken">
+      <span v-if="alternatives.length === 1">{{ alternatives[0]?.taken }}. Or:</span>
+      <span v-else>Or:</span>
+      <PlainButton
+        v-for="other in alternatives"
+        :key="other.entry"
+        :title="other.taken"
+        @pointerdown.prevent
+        @click="take(other.label)"
+        ><SizeText :text="other.label"
+      /></PlainButton>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.field {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  padding: 4px 6px;
+  background: var(--board);
+  border: 2px solid var(--ink);
+  border-radius: 4px;
+}
+.field:focus-within {
+  border-color: var(--chalk);
+}
+.wrong,
+.wrong:focus-within {
+  border-color: var(--pencil);
+}
+.clear {
+  display: grid;
+  place-items: center;
+  width: var(--touch);
+  height: var(--touch);
+  flex: none;
+  border: 0;
+  background: none;
+  color: var(--ink-soft);
+  cursor: pointer;
+}
+.message {
+  margin-top: 8px;
+  padding: 8px 12px;
+  background: var(--pencil-wash);
+  border-left: 4px solid var(--pencil);
+}
+.message p {
+  margin: 0;
+}
+.fixes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 8px;
+}
+/* A size stays in one piece; words too long for the row are cut rather than a figure broken. */
+.fixes > *,
+.taken > :not(span) {
+  max-width: 100%;
+  overflow: hidden;
+  white-space: nowrap;
+}
+.taken {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 12px;
+  margin-top: 6px;
+  color: var(--ink-soft);
+}
+/* One row: the keys below it have no room to give. */
+@media (max-width: 760px) {
+  .taken {
+    flex-wrap: nowrap;
+    margin-top: 2px;
+    font-size: 14px;
+    line-height: 1.2;
+  }
+  .taken > span {
+    flex: 1;
+  }
+  .taken > :not(span) {
+    flex: none;
+    padding: 0 10px;
+    font-size: inherit;
+  }
+}
+</style>

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+/** A field that takes any entry: a size, a sum, marks and lines. It says what that comes to, and mends it at a touch. */
+import { computed, useId } from 'vue';
+import { readSide, type Issue, type Side } from '@sprell/core';
+import SizeText from '../../ui/SizeText.vue';
+import { useJob } from '../../live/use-jobs.ts';
+import IssueText from './IssueText.vue';
+import { useSize } from './use-size.ts';
+
+const props = defineProps<{
+  label: string;
+  placeholder?: string;
+  /** Something that the field's owner has against an entry which reckons: a kind that does not belong here. */
+  issue?: Issue | undefined;
+  /** Where it is measured: on paper it reads finer than on site. */
+  side?: Side;
+}>();
+const text = defineModel<string>({ required: true });
+const emit = defineEmits<{ enter: [] }>();
+
+const [inputId, saysId] = [useId(), useId()];
+const job = useJob();
+const { reckoned, issue: found, quantity } = useSize(text);
+const reading = computed(() =>
+  props.side === 'paper' && quantity.value ? readSide(quantity.value, 'paper', job.style) : reckoned.value?.reading,
+);
+const wrong = computed(() => found.value ?? props.issue);
+</script>
+
+<template>
+  <div class="field">
+    <label :for="inputId">{{ label }}</label>
+    <input
+      :id="inputId"
+      v-model="text"
+      type="text"
+      autocapitalize="off"
+      autocomplete="off"
+      spellcheck="false"
+      enterkeyhint="done"
+      maxlength="500"
+      :placeholder
+      :aria-invalid="wrong !== undefined"
+      :aria-describedby="saysId"
+      @keydown.enter.prevent="emit('enter')"
+    />
+    <p :id="saysId" class="says">
+      <IssueText v-if="wrong" :issue="wrong" @mend="(fix) => (text = fix.entry)" />
+      <SizeText v-else-if="reading" :text="reading.text" />
+    </p>
+  </div>
+</template>
+
+<style scoped src="./field.css" />
+<style scoped>
+input[aria-invalid='true'] {
+  border-color: var(--pencil);
+}
+.says {
+  margin: 0;
+  min-height: 1.4em;
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,164 @@
+<script setup lang="ts">
+/** The bench's own keys, for thumbs: the drawn inch, digits in two rows as they stand on a tape, and how values join. */
+import { computed, ref } from 'vue';
+import { Delete, CornerDownLeft } from 'lucide-vue-next';
+import { useComfort } from '../../live/comfort.store.ts';
+import { fraction } from '../entry/edits.ts';
+import { useHand } from '../entry/hand.ts';
+import DrawnInch from './DrawnInch.vue';
+import KeyButton from './KeyButton.vue';
+import {
+  BACKSPACE,
+  CLOSE,
+  COMMA,
+  FEET_AND_INCHES,
+  FIGURES,
+  JOINS,
+  METRIC_SIDE,
+  METRIC_UNITS,
+  MORE_KEYS,
+  OPEN,
+  POINT,
+  type Key,
+} from './key-plan.ts';
+
+const props = defineProps<{
+  /** Divisions of the inch. */
+  finest: number;
+  metric: boolean;
+  decimalComma: boolean;
+  hasLast: boolean;
+  /** The last step can be done again on its result. */
+  canRepeat: boolean;
+}>();
+const emit = defineEmits<{ repeat: [] }>();
+
+const hand = useHand();
+const { comfort, tick, putAway } = useComfort();
+const showsMore = ref(false);
+const point = computed(() => (props.decimalComma ? COMMA : POINT));
+
+function press(key: Key): void {
+  tick();
+  hand.apply((entry) => key.press(entry, props.hasLast));
+}
+function pressMore(key: Key): void {
+  press(key);
+  showsMore.value = false;
+}
+function pick(num: number, den: number): void {
+  tick();
+  putAway('fraction');
+  hand.apply((entry) => fraction(entry, num, den));
+}
+
+/** Held, it takes back one after the other. */
+let holding: ReturnType<typeof setTimeout> | undefined;
+function hold(): void {
+  press(BACKSPACE);
+  const again = () => {
+    press(BACKSPACE);
+    holding = setTimeout(again, 80);
+  };
+  holding = setTimeout(again, 450);
+}
+function release(): void {
+  clearTimeout(holding);
+}
+</script>
+
+<template>
+  <div class="keys" :class="{ left: comfort.leftHanded }" role="group" aria-label="Keys" @pointerdown.prevent>
+    <DrawnInch v-if="!metric" class="inch" :finest @pick="pick" />
+    <div v-else class="units">
+      <KeyButton v-for="plan in METRIC_UNITS" :key="plan.face" :plan @press="press(plan)" />
+    </div>
+
+    <div v-if="showsMore" class="behind">
+      <KeyButton v-for="plan in MORE_KEYS" :key="plan.name" :plan @press="pressMore(plan)" />
+    </div>
+    <div v-else class="main">
+      <KeyButton v-for="plan in [...FIGURES, ...JOINS, point]" :key="plan.face" :plan @press="press(plan)" />
+    </div>
+
+    <div class="side">
+      <KeyButton v-for="plan in metric ? METRIC_SIDE : FEET_AND_INCHES" :key="plan.face" :plan @press="press(plan)" />
+      <KeyButton
+        :plan="BACKSPACE"
+        @pointerdown.prevent="hold"
+        @pointerup="release"
+        @pointercancel="release"
+        @pointerleave="release"
+        @keydown.enter.prevent="press(BACKSPACE)"
+        @keydown.space.prevent="press(BACKSPACE)"
+        ><Delete :size="24" aria-hidden="true"
+      /></KeyButton>
+    </div>
+
+    <div class="foot">
+      <KeyButton v-for="plan in [OPEN, CLOSE]" :key="plan.face" :plan @press="press(plan)" />
+      <KeyButton
+        :plan="{ face: 'more', name: showsMore ? 'digits' : 'more', kind: 'word' }"
+        :aria-expanded="showsMore"
+        @press="showsMore = !showsMore"
+        >{{ showsMore ? 'digits' : 'more' }}</KeyButton
+      >
+      <KeyButton
+        :plan="{ face: 'again', name: 'again', kind: 'word' }"
+        :disabled="!canRepeat"
+        title="Does the last step again on its result"
+        @press="emit('repeat')"
+      />
+      <KeyButton :plan="{ face: 'enter', name: 'Put it on the slate', kind: 'enter' }" @press="hand.active?.enter()"
+        ><CornerDownLeft :size="26" aria-hidden="true"
+      /></KeyButton>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.keys {
+  display: grid;
+  grid-template: 'inch inch' auto 'main side' auto 'foot foot' auto / 5fr 1.15fr;
+  gap: 6px;
+  user-select: none;
+  touch-action: manipulation;
+}
+.left {
+  grid-template: 'inch inch' auto 'side main' auto 'foot foot' auto / 1.15fr 5fr;
+}
+.inch,
+.units {
+  grid-area: inch;
+}
+.units {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 6px;
+}
+.main,
+.behind {
+  grid-area: main;
+  display: grid;
+  grid-template-columns: repeat(5, 1fr);
+  gap: 6px;
+}
+.behind {
+  grid-template-columns: repeat(4, 1fr);
+}
+.side {
+  grid-area: side;
+  display: grid;
+  grid-template-rows: repeat(3, 1fr);
+  gap: 6px;
+}
+.foot {
+  grid-area: foot;
+  display: grid;
+  grid-template-columns: 1fr 1fr 1.25fr 1.25fr 1.9fr;
+  gap: 6px;
+}
+.left .foot {
+  direction: rtl;
+}
+</style>
