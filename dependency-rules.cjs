@@ -39,6 +39,65 @@ const below = {
   'setting-out': ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'mend', 'drawing'],
 };
 
+/** Within the web, floor by floor: what each may import of the others. */
+const webFloors = {
+  adapters: [],
+  job: ['adapters'],
+  live: ['job', 'adapters'],
+  ui: [],
+  parts: ['ui', 'live', 'job', 'adapters'],
+  features: ['parts', 'ui', 'live', 'job', 'adapters'],
+  app: ['features', 'parts', 'ui', 'live', 'job', 'adapters'],
+};
+
+/** Features, each with the others that it may use. Whoever uses one comes in by its `index.ts`. */
+const webFeatures = {
+  bench: ['comfort', 'scale'],
+  stick: [],
+  scale: [],
+  'setting-out': [],
+  account: [],
+  comfort: [],
+  help: [],
+};
+const serverFeatures = {
+  mail: [],
+  jobs: [],
+  feed: ['jobs'],
+  changes: ['jobs', 'feed'],
+  accounts: ['jobs', 'feed', 'mail'],
+  members: ['jobs', 'feed', 'accounts'],
+  demo: [],
+};
+
+const TESTS = '\\.test\\.ts$|/testing/';
+
+/** Features of a workspace use one another only as it is written, and only through their doors. */
+const doors = (workspace, features) => {
+  const folder = `${workspace}/src/features`;
+  return [
+    ...Object.entries(features).map(([feature, others]) => ({
+      name: `${workspace}-${feature}-knows-its-neighbours`,
+      severity: 'error',
+      from: { path: `^${folder}/${feature}/`, pathNot: TESTS },
+      to: { path: `^${folder}/`, pathNot: `^${folder}/(${[feature, ...others].join('|')})/` },
+    })),
+    {
+      name: `${workspace}-features-through-their-doors`,
+      comment: 'What others may use of a feature is in its index.ts.',
+      severity: 'error',
+      from: { path: `^${workspace}/src/features/([^/]+)/`, pathNot: TESTS },
+      to: { path: `^${folder}/`, pathNot: `^${folder}/($1/|[^/]+/index\\.ts$)` },
+    },
+    {
+      name: `${workspace}-features-through-their-doors-from-outside`,
+      severity: 'error',
+      from: { path: `^${workspace}/src/`, pathNot: `^${folder}/|${TESTS}` },
+      to: { path: `^${folder}/`, pathNot: `^${folder}/[^/]+/index\\.ts$` },
+    },
+  ];
+};
+
 module.exports = {
   forbidden: [
     only('core-knows-nobody', '^core/', '^core/', 'The core imports nothing but itself.'),
@@ -77,11 +136,33 @@ module.exports = {
       from: { path: `^core/src/${floor}/`, pathNot: '\\.test\\.ts$' },
       to: { path: '^core/src/', pathNot: `^core/src/(${[floor, ...below[floor]].join('|')})/` },
     })),
-    { name: 'no-circles', severity: 'error', from: { pathNot: '\\.vue$' }, to: { circular: true } },
+    ...Object.entries(webFloors).map(([floor, below]) => ({
+      name: `web-${floor}-imports-downward`,
+      severity: 'error',
+      from: { path: `^web/src/${floor}/`, pathNot: TESTS },
+      to: { path: '^web/src/', pathNot: `^web/src/(${[floor, ...below].join('|')})/` },
+    })),
+    {
+      name: 'web-jobs-through-their-door',
+      comment: 'Screens use what `job/index.ts` names, and the stories of marks, which only some of them load.',
+      severity: 'error',
+      from: { path: '^web/src/(parts|features|ui|app)/', pathNot: TESTS },
+      to: { path: '^web/src/job/', pathNot: '^web/src/job/(index|mark-story)\\.ts$' },
+    },
+    {
+      name: 'web-jobs-know-no-screen',
+      comment: 'The jobs are plain TypeScript: `live/` makes them values that screens follow.',
+      severity: 'error',
+      from: { path: '^web/src/(job|adapters)/', pathNot: TESTS },
+      to: { path: 'node_modules/(vue|@vue|pinia|@vueuse|vue-router|element-plus)/' },
+    },
+    ...doors('web', webFeatures),
+    ...doors('server', serverFeatures),
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
-    exclude: { path: '(^|/)(dist|node_modules)/|\\.d\\.ts$' },
+    exclude: { path: '^(?!node_modules/).*((^|/)dist/|\\.d\\.ts$)' },
     tsPreCompilationDeps: true,
     combinedDependencies: true,
     enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'types', 'default'] },

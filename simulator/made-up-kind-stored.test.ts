@@ -5,8 +5,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
-import { makeChangesService } from '../server/src/features/changes/changes.service.ts';
-import { readJob } from '../server/src/features/jobs/jobs.repository.ts';
+import { makeChangesService } from '../server/src/features/changes/index.ts';
+import { readJob } from '../server/src/features/jobs/index.ts';
 import { startTestApp, type TestApp } from '../server/src/testing/test-app.ts';
 import type {} from '../server/src/testing/throwaway-cluster.ts';
 

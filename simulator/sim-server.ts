@@ -11,7 +11,7 @@ import {
 } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { Batch, type Known, type KnownLine, type Written } from '../server/src/features/changes/batch.ts';
-import { lineToWire, readingToWire } from '../server/src/features/jobs/jobs.repository.ts';
+import { lineToWire, readingToWire } from '../server/src/features/jobs/index.ts';
 import { thingToWire, type ThingRow } from '../server/src/db/things.ts';
 import { RequestFailure } from '../web/src/adapters/request-failure.ts';
 

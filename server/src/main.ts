@@ -3,8 +3,8 @@ import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { migrateDatabase, openDatabase } from './db/client.ts';
 import { keepPruned } from './db/prune.ts';
-import { JobFeed } from './features/feed/job-feed.ts';
-import { MailStandIn, smtpMailer } from './features/mail/mailer.ts';
+import { JobFeed } from './features/feed/index.ts';
+import { MailStandIn, smtpMailer } from './features/mail/index.ts';
 import { makeMetrics, serveMetrics } from './http/metrics.ts';
 
 /** Reads the configuration, brings the database up to date, listens, and shuts down when told to. */

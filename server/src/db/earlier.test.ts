@@ -4,8 +4,8 @@ import { todaysForm, type Change, type ChangeResult, type JobWire } from '@sprel
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { sendChanges } from '../../../contract/src/endpoints/jobs.ts';
-import { makeChangesService } from '../features/changes/changes.service.ts';
-import { readJob } from '../features/jobs/jobs.repository.ts';
+import { makeChangesService } from '../features/changes/index.ts';
+import { readJob } from '../features/jobs/index.ts';
 import { startTestApp, type TestApp } from '../testing/test-app.ts';
 import { migrateDatabase } from './client.ts';
 

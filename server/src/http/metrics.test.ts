@@ -4,7 +4,7 @@ import { pino } from 'pino';
 import { v7 as uuidv7 } from 'uuid';
 import { expect, it } from 'vitest';
 import { createApp } from '../app.ts';
-import { JobFeed } from '../features/feed/job-feed.ts';
+import { JobFeed } from '../features/feed/index.ts';
 import { aLine } from '../testing/a-line.ts';
 import { appParts, browserOf, startTestApp } from '../testing/test-app.ts';
 import { makeMetrics, serveMetrics } from './metrics.ts';

@@ -7,8 +7,8 @@ import request from 'supertest';
 import { inject, vi } from 'vitest';
 import { createApp, type AppParts } from '../app.ts';
 import { migrateDatabase, openDatabase, type OpenDatabase } from '../db/client.ts';
-import { JobFeed } from '../features/feed/job-feed.ts';
-import { MailStandIn } from '../features/mail/mailer.ts';
+import { JobFeed } from '../features/feed/index.ts';
+import { MailStandIn } from '../features/mail/index.ts';
 import type { Limits } from '../http/limits.ts';
 import { makeMetrics } from '../http/metrics.ts';
 

@@ -1,6 +1,6 @@
 import { and, eq, gt, inArray, lt, notInArray, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/client.ts';
-import { tell } from '../feed/tell.ts';
+import { tell } from '../feed/index.ts';
 import { account, claim, guestKey, job, jobMember, oneTimeCode, session } from '../../db/schema.ts';
 
 export type AccountRow = typeof account.$inferSelect;

@@ -14,7 +14,7 @@ import {
 import { Router, type RequestHandler } from 'express';
 import type { Caller } from '../../http/caller.ts';
 import { behindApi, serve } from '../../http/serve.ts';
-import type { JobsService } from '../jobs/jobs.service.ts';
+import type { JobsService } from '../jobs/index.ts';
 import type { AccountsService } from './accounts.service.ts';
 import type { ClaimsService } from './claims.service.ts';
 

@@ -3,7 +3,7 @@ import { v7 as uuidv7 } from 'uuid';
 import type { Database, Executor } from '../../db/client.ts';
 import type { Guesses } from '../../http/guesses.ts';
 import { ProblemError } from '../../http/problem-error.ts';
-import type { Letters } from '../mail/letters.ts';
+import type { Letters } from '../mail/index.ts';
 import {
   endSessions,
   findAccount,

@@ -2,7 +2,7 @@ import type { AccountWire, OwnAccountWire } from '@sprell/contract';
 import type { Database } from '../../db/client.ts';
 import type { Guesses } from '../../http/guesses.ts';
 import { ProblemError } from '../../http/problem-error.ts';
-import type { Letters } from '../mail/letters.ts';
+import type { Letters } from '../mail/index.ts';
 import { dropClaim, findAccount, findByEmail, findClaim, giveAddress, keepClaim } from './accounts.repository.ts';
 import { hashPassword, hashSecret, isPassword, makeToken } from './secrets.ts';
 import { refuseWeak } from './weak-password.ts';

@@ -14,14 +14,7 @@ import {
 } from '@sprell/contract';
 import type { JsonRow } from '../../db/json-rows.ts';
 import { thingToWire, type ThingRow } from '../../db/things.ts';
-import {
-  lineToWire,
-  readingColumns,
-  readingToWire,
-  type ChangeRow,
-  type JobRow,
-  type LineRow,
-} from '../jobs/jobs.repository.ts';
+import { lineToWire, readingColumns, readingToWire, type ChangeRow, type JobRow, type LineRow } from '../jobs/index.ts';
 
 export type KnownChange = JsonRow<ChangeRow>;
 export type KnownLine = Omit<JsonRow<LineRow>, 'createdAt'>;

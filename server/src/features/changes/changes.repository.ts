@@ -4,7 +4,7 @@ import { prepared, type Database } from '../../db/client.ts';
 import { asGiven, givenRows, jsonList, jsonObject } from '../../db/json-rows.ts';
 import { change, job, jobMember, line } from '../../db/schema.ts';
 import { fieldsOf, tableOf } from '../../db/things.ts';
-import { isSeenBy, memberOf, roleFor } from '../jobs/jobs.repository.ts';
+import { isSeenBy, memberOf, roleFor } from '../jobs/index.ts';
 import type { Known, KnownChange, KnownLine, Written } from './batch.ts';
 
 const given = sql.placeholder;

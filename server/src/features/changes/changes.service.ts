@@ -1,9 +1,8 @@
 import type { ChangeResult, SentChange, UnfitChange } from '@sprell/contract';
 import type { Database, OpenDatabase } from '../../db/client.ts';
 import { ProblemError } from '../../http/problem-error.ts';
-import type { JobFeed } from '../feed/job-feed.ts';
-import { countJobs, countHeld, insertJob, readingColumns, type JobRow } from '../jobs/jobs.repository.ts';
-import { noSuchJob } from '../jobs/jobs.service.ts';
+import type { JobFeed } from '../feed/index.ts';
+import { countJobs, countHeld, insertJob, readingColumns, type JobRow, noSuchJob } from '../jobs/index.ts';
 import { Batch } from './batch.ts';
 import { earlierResult } from './earlier-result.ts';
 import { know, write } from './changes.repository.ts';

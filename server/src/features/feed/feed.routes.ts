@@ -3,7 +3,7 @@ import { Router } from 'express';
 import { accountOf } from '../../http/caller.ts';
 import { ProblemError } from '../../http/problem-error.ts';
 import { behindApi, serve } from '../../http/serve.ts';
-import type { JobsService } from '../jobs/jobs.service.ts';
+import type { JobsService } from '../jobs/index.ts';
 import type { JobFeed } from './job-feed.ts';
 
 /** A silent stream is taken for dead by what lies between; this is sooner than most of them wait. */

@@ -1,10 +1,9 @@
 import type { MemberWire } from '@sprell/contract';
 import type { Database, Executor } from '../../db/client.ts';
 import { ProblemError } from '../../http/problem-error.ts';
-import { hashSecret, makeToken } from '../accounts/secrets.ts';
-import { tell } from '../feed/tell.ts';
-import { findJob } from '../jobs/jobs.repository.ts';
-import { noSuchJob } from '../jobs/jobs.service.ts';
+import { hashSecret, makeToken } from '../accounts/index.ts';
+import { tell } from '../feed/index.ts';
+import { findJob, noSuchJob } from '../jobs/index.ts';
 import { dropInvitations, dropMember, findInvitation, keepInvitation, letIn, membersOf } from './members.repository.ts';
 
 const INVITATION_DAYS = 7;

@@ -11,6 +11,8 @@ import PlainButton from '../../ui/PlainButton.vue';
 import { useComfort } from '../../live/comfort.store.ts';
 import { type ReadingChange, type Refusal, nameOf, readBackOf, type WorkedRow } from '../../job/index.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
+import { comfortPanel } from '../comfort/index.ts';
+import { scaleStrip } from '../scale/index.ts';
 import BenchHead from './BenchHead.vue';
 import { benchKeys } from './bench-keys.ts';
 import BenchLayout from './BenchLayout.vue';
@@ -41,12 +43,12 @@ const ConflictNotice = defineAsyncComponent(() => import('./ConflictNotice.vue')
 const RefusalNotice = defineAsyncComponent(() => import('./RefusalNotice.vue'));
 const MetNotice = defineAsyncComponent(() => import('./MetNotice.vue'));
 const RefusalList = defineAsyncComponent(() => import('./RefusalList.vue'));
-const ComfortPanel = defineAsyncComponent(() => import('../comfort/ComfortPanel.vue'));
+const ComfortPanel = defineAsyncComponent(comfortPanel);
 // The stick comes right behind the entry, which can be written in meanwhile.
 const StoryStick = defineAsyncComponent(() => behindLines(() => import('./stick/StoryStick.vue')));
 const LaidOut = defineAsyncComponent(() => import('./stick/LaidOut.vue'));
 const LastPostings = defineAsyncComponent(() => import('./stick/LastPostings.vue'));
-const ScaleStrip = defineAsyncComponent(() => import('../scale/ScaleStrip.vue'));
+const ScaleStrip = defineAsyncComponent(scaleStrip);
 const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'));
 
 const jobs = useJobs();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What the physical keyboard does on the bench. */
-import { SHORTCUTS } from '../help/shortcuts.ts';
+import { SHORTCUTS } from '../../parts/keys/shortcuts.ts';
 
 const emit = defineEmits<{ close: [] }>();
 </script>

@@ -2,7 +2,7 @@ import { computed } from 'vue';
 import { turn, turnedEntry } from '@sprell/core';
 import { afterPaint } from '../../ui/after-paint.ts';
 import { useJob } from '../../live/use-jobs.ts';
-import { OTHER, turnedLabel } from '../scale/side-words.ts';
+import { OTHER, turnedLabel } from '../scale/index.ts';
 import type { Reckoning } from './reckoning.ts';
 
 /** What the scale in hand turns: the entry, or the result at rest. */

@@ -10,7 +10,7 @@ import {
   type UnitId,
 } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
-import { SHORTCUTS, TOUCHES } from './shortcuts.ts';
+import { SHORTCUTS, TOUCHES } from '../../parts/keys/shortcuts.ts';
 
 const functions = Object.entries(FUNCTIONS).map(([name, { args }]) => ({
   written: `${name}(${args})`,

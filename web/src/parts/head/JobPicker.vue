@@ -19,7 +19,7 @@ function choose(event: Event): void {
     <ChevronDown class="sign" :size="16" aria-hidden="true" />
     <select aria-label="Job" :value="job.head?.id ?? ''" data-test="job" @change="choose">
       <option v-if="job.head === undefined" value="" disabled>no job open</option>
-      <option v-for="job in jobs.list" :key="job.id" :value="job.id">{{ job.title }}</option>
+      <option v-for="one in jobs.list" :key="one.id" :value="one.id">{{ one.title }}</option>
     </select>
   </div>
 </template>

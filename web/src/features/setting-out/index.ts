@@ -1,0 +1,10 @@
+import type { RouteRecordRaw } from 'vue-router';
+
+export const settingOutRoutes: readonly RouteRecordRaw[] = [
+  {
+    path: '/setting-out/:shape?',
+    name: 'setting-out',
+    component: () => import('./SettingOutView.vue'),
+    props: ({ params: { shape } }) => ({ shape: typeof shape === 'string' ? shape : '' }),
+  },
+];
