@@ -244,6 +244,42 @@ describe('marks of one name', () => {
   });
 });
 
+describe('a mark that is renamed', () => {
+  it('is so in what others wrote with it meanwhile, and of two new names the later stands', async () => {
+    const [a, b] = [aDevice(), aDevice('edit')];
+    const [mine, theirs] = [await aPage(a), await aPage(b)];
+    for (const entry of [`rail = 5'`, 'rail * 2']) mine.job.lines.land(entry);
+    await pass();
+    await online(b, false);
+    new MarkStories(mine.job).rename('rail', 'stile');
+    theirs.job.lines.land('rail * 3');
+    theirs.job.lines.land('rail += 1"');
+    await pass();
+    await online(b, true);
+    for (const { job } of [mine, theirs]) {
+      expect(says(job)).toEqual([`stile = 5'`, 'stile * 2', 'stile * 3', 'stile += 1"']);
+      expect(sizes(job)).toEqual(['5′', '10′ 2″', '15′ 3″', '5′ 1″']);
+      expect(versions(job)).toEqual([]);
+    }
+    await online(b, false);
+    new MarkStories(mine.job).rename('stile', 'post');
+    new MarkStories(theirs.job).rename('stile', 'jamb');
+    await pass();
+    await online(b, true);
+    for (const { job, jobs } of [mine, theirs]) {
+      expect(job.marks.list.map(({ name, reading }) => [name, reading])).toEqual([['jamb', '5′ 1″']]);
+      expect(says(job)[1]).toBe('jamb * 2');
+      expect([job.things.list('mark').length, jobs.keepState.kind]).toEqual([1, 'kept']);
+    }
+    // What somebody else named since is not taken back by whoever named it before.
+    mine.job.steps.undo();
+    expect(mine.job.failure).toBe('The mark jamb was changed elsewhere since. It stands as it is there.');
+    theirs.job.steps.undo();
+    await pass();
+    expect(mine.job.marks.list.map(({ name }) => name)).toEqual(['stile']);
+  });
+});
+
 describe('after a backup was put back', () => {
   it('a device sends again what the server lacks, and keeps what was changed on both sides', async () => {
     const [a, b] = [aDevice(), aDevice('edit')];

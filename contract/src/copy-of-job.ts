@@ -1,3 +1,4 @@
+import { withOtherIds } from '@sprell/core';
 import { KINDS } from './kinds/registry.ts';
 import { contentOf, thingsOf } from './kinds/thing.ts';
 import type { Content } from './kinds/kind.ts';
@@ -17,13 +18,9 @@ export function copyOfJob(job: JobWire, title: string, newId: () => string): rea
     ids.set(id, known);
     return known;
   };
-  /** Entries hold lines by their ids, in whatever field they stand. */
+  /** Entries hold lines and marks by their ids, in whatever field they stand. */
   const ofTheCopy = (value: unknown): unknown =>
-    typeof value === 'string'
-      ? value.replace(/#\{([0-9a-f-]{36})\}/g, (_, id: string) => `#{${copied(id)}}`)
-      : Array.isArray(value)
-        ? value.map(ofTheCopy)
-        : value;
+    typeof value === 'string' ? withOtherIds(value, copied) : Array.isArray(value) ? value.map(ofTheCopy) : value;
 
   const things = KINDS.flatMap(({ name, entries }) =>
     (thingsOf(job)[name] ?? [])

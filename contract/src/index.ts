@@ -23,6 +23,7 @@ export {
   thingsBy,
   thingsOf,
   type KeptThing,
+  type MarkWire,
   type ScaleWire,
   type SetOutWire,
   type ThingContent,

@@ -80,7 +80,16 @@ export { runningMarks, type Edge, type Ends, type RunningMark } from './setting-
 export type { LineResult, SlateLine } from './slate/node.ts';
 export { bindLast } from './slate/bind-last.ts';
 export { referencesOf } from './slate/references.ts';
-export { fromStored, storedIds, toStored } from './slate/stored-references.ts';
+export {
+  fromStored,
+  storedIds,
+  storedMade,
+  toStored,
+  withOtherIds,
+  type ReferenceIds,
+  type ReferenceNames,
+} from './slate/stored-references.ts';
+export { namesIn, type NamedPlace } from './notation/names.ts';
 export { exactText } from './reading/exact-text.ts';
 export { wholeTimes, type WholeTimes } from './evaluate/whole-times.ts';
 export { readQuantity } from './reading/read-quantity.ts';

@@ -9,7 +9,8 @@ import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
-import { migrateDatabase, openDatabase } from './db/client.ts';
+import { openDatabase } from './db/client.ts';
+import { migrateDatabase } from './db/migrate.ts';
 import { aLine } from './testing/a-line.ts';
 import { appParts, startTestApp, type TestApp } from './testing/test-app.ts';
 

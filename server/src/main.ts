@@ -1,7 +1,8 @@
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
-import { migrateDatabase, openDatabase } from './db/client.ts';
+import { openDatabase } from './db/client.ts';
+import { migrateDatabase } from './db/migrate.ts';
 import { keepPruned } from './db/prune.ts';
 import { JobFeed } from './features/feed/index.ts';
 import { MailStandIn, smtpMailer } from './features/mail/index.ts';

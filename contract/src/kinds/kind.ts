@@ -18,13 +18,13 @@ export interface Kind {
   readonly list: string;
   /** Its things have an order: they have a `position` among their fields, a fractional key. */
   readonly isOrdered?: boolean;
-  /** Fields that hold an entry, or a list of entries. Lines in them are named by their ids. */
+  /** Fields that hold an entry, or a list of entries. Lines and marks in them are named by their ids. */
   readonly entries: readonly string[];
   /**
-   * What becomes of two changes that were made on one state: both things stand, side by side; or, where they changed
-   * different fields, one thing with both.
+   * What becomes of two changes that were made on one state. `beside`: both things stand, side by side. `fields`: where they
+   * changed different fields, one thing with both; else side by side. `last`: the later one stands.
    */
-  readonly together: 'beside' | 'fields';
+  readonly together: 'beside' | 'fields' | 'last';
   /** What a person calls one of them, in a job that reads so: `the scale Old drawings`. */
   readonly called: (content: Content, style?: ReadingStyle) => string;
   /** More than these are not kept in one job. */

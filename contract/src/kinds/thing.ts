@@ -7,6 +7,7 @@ import type { ThingContents, ThingLists, ThingWires } from './wires.ts';
 export type ThingKind = keyof ThingWires;
 export type ThingWire<Name extends ThingKind> = ThingWires[Name];
 export type ThingContent<Name extends ThingKind> = ThingContents[Name];
+export type MarkWire = ThingWire<'mark'>;
 export type ScaleWire = ThingWire<'scale'>;
 export type SetOutWire = ThingWire<'setout'>;
 

@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import type { KindWire } from './kind-wire.ts';
+import { markWire } from './mark/wire.ts';
 import { scaleWire } from './scale/wire.ts';
 import { setOutWire } from './set-out/wire.ts';
 
 /** The schemas of every kind, in the order of the registry. */
-const WIRES = { scale: scaleWire, setout: setOutWire };
+const WIRES = { mark: markWire, scale: scaleWire, setout: setOutWire };
 type Wires = typeof WIRES;
 export const KIND_WIRES: readonly KindWire[] = Object.values(WIRES);
 

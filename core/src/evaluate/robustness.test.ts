@@ -51,10 +51,15 @@ describe('any text at all', () => {
     fc.assert(
       fc.property(looseText, (source) => {
         fc.pre(!source.includes('{'));
-        const stored = toStored(source, (number) =>
-          number < 40 ? `01900000-0000-7000-8000-${`${number}`.padStart(12, '0')}` : undefined,
-        );
-        const shown = fromStored(stored, (id) => Number(id.slice(-12)));
+        const names: string[] = [];
+        const idOf = (number: number) => `01900000-0000-7000-8000-${`${number}`.padStart(12, '0')}`;
+        const stored = toStored(source, {
+          lineId: (number) => (number < 40 ? idOf(number) : undefined),
+          markId: (name) => idOf(names.push(name) - 1),
+        });
+        const nth = (id: string) => Number(id.slice(-12));
+        const shown = fromStored(stored, { lineNumber: nth, markName: (id) => names[nth(id)] });
+        expect(shown.replaceAll(/#0+(?=\d)/g, '#')).toBe(source.replaceAll(/#0+(?=\d)/g, '#'));
         expect(reckon(shown).readBack).toBe(reckon(source).readBack);
         expect(bindLast(source, 3)).not.toMatch(/undefined/);
       }),

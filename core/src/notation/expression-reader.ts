@@ -62,6 +62,7 @@ const OPERATOR_OF_KIND: readonly (OperatorInfo | undefined)[] = Array.from({ len
     case T.AT:
       return BINARY_OPERATORS.at;
     case T.WORD:
+    case T.NAME:
     case T.OPEN:
     case T.ROOT:
     case T.PI:
@@ -220,6 +221,8 @@ function readOtherOperand(c: Cursor): Expr | undefined {
   switch (c.kind) {
     case T.WORD:
       return readWord(c);
+    case T.NAME:
+      return readName(c);
     case T.OPEN:
       return readGroup(c);
     case T.LINE: {
@@ -329,8 +332,13 @@ function readWord(c: Cursor): Expr {
       { label: `1 ${c.text()}`, entry: c.rewritten(span.start, span.start, '1 ') },
     ]);
   if (RESERVED_WORDS.has(word) || word === 'per') return refuseAsOperand(c);
+  return readName(c);
+}
+
+function readName(c: Cursor): Expr {
+  const expr: Expr = { kind: 'mark', ...c.spanOfToken(), name: c.text() };
   c.advance();
-  return { kind: 'mark', ...span, name: c.source.slice(span.start, span.end) };
+  return expr;
 }
 
 /** Signs that an entry has no use for, but that change what a person wrote. */

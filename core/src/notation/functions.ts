@@ -64,4 +64,6 @@ export const RESERVED_WORDS: ReadonlySet<string> = new Set([
   'cubic',
   'yes',
   'no',
+  // What is shown of a mark that is not there any more.
+  'mark_gone',
 ]);

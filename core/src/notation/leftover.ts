@@ -36,6 +36,7 @@ export function refuseRest(c: Cursor): never {
     case T.ROOT:
     case T.PI:
     case T.CURRENCY:
+    case T.NAME:
       return refuseSideBySide(c);
     case T.WORD:
       return refuseWord(c, atEnd);

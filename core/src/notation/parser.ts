@@ -55,7 +55,7 @@ const CURSOR = new Cursor(COLUMNS);
 function readEntry(c: Cursor): Entry | undefined {
   const label = c.table.hasColon ? readLabel(c) : undefined;
   if (c.kind === T.TIMES) refuseTimesName(c);
-  const assignment = c.kind === T.WORD ? readAssignment(c) : undefined;
+  const assignment = c.kind === T.WORD || c.kind === T.NAME ? readAssignment(c) : undefined;
   const expr = readWhole(c);
   if (expr === undefined) {
     if (c.index === 0) c.refuse('entry.empty', { start: 0, end: 0 }, {});
@@ -105,7 +105,7 @@ function readAssignment(c: Cursor): Assignment | undefined {
   if (operator === 'keep' && c.kindAt(c.index + 2) === T.END) return undefined;
   const span = { start: c.start(), end: c.end(c.index + 1) };
   const name = c.text();
-  if (isTaken(name))
+  if (c.kind !== T.NAME && isTaken(name))
     c.refuse('name.taken', c.spanOfToken(), { name }, [
       { label: `Call it ${name}_1`, entry: c.rewritten(c.start(), c.end(), `${name}_1`) },
     ]);

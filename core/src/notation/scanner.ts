@@ -13,9 +13,17 @@ import {
 } from './number-scanner.ts';
 import * as T from './token.ts';
 
+/** Words, in lower case; what is asked of a set, so that others can answer too. */
+export type NameSet = Pick<ReadonlySet<string>, 'has' | 'size'>;
+
 export interface ScanOptions {
   /** The job writes 2,5 for two and a half; a comma then never groups or separates. */
   readonly decimalComma?: boolean;
+  /**
+   * Names of marks, in lower case, that are words of the language as well: it learned them after the marks were stored.
+   * Where a name can stand the mark wins.
+   */
+  readonly names?: NameSet | undefined;
 }
 
 const DOT = 0x2e;
@@ -27,6 +35,7 @@ const LESS = 0x3c;
 const GREATER = 0x3e;
 const BANG = 0x21;
 const UNDERSCORE = 0x5f;
+const OPEN_BRACKET = 0x28;
 const TENS = Array.from({ length: FAST_DIGITS }, (_, power) => 10 ** power);
 
 /** Marks that are one token with certain characters behind them: += and ''. */
@@ -55,9 +64,11 @@ export function scanInto(table: T.TokenTable, source: string, options: ScanOptio
   table.hasColon = false;
   table.hasPercent = false;
   const decimalComma = options.decimalComma === true;
+  const names = options.names?.size ? options.names : undefined;
   const { length } = source;
   let at = scanPlain(table, 0);
-  while (at < length) at = scanPlain(table, scanRare(table, at, decimalComma));
+  while (at < length) at = scanPlain(table, scanRare(table, at, decimalComma, names));
+
   const { kinds, starts, ends, count } = table;
   kinds[count] = T.END;
   kinds[count + 1] = T.END;
@@ -137,13 +148,13 @@ function scanPlain(table: T.TokenTable, start: number): number {
 }
 
 /** The token at `at`, where the lane has stopped; past it. */
-function scanRare(table: T.TokenTable, at: number, decimalComma: boolean): number {
+function scanRare(table: T.TokenTable, at: number, decimalComma: boolean, names: ScanOptions['names']): number {
   const code = table.source.charCodeAt(at);
   if (isDigit(code)) return scanNumber(table, at, decimalComma);
-  if (isLetterCode(code)) return scanWord(table, at, code);
+  if (isLetterCode(code)) return scanWord(table, at, code, names);
   const single = code < 128 ? (ASCII_SINGLE[code] as number) : 0;
   return single === 0
-    ? scanOther(table, at, code, decimalComma)
+    ? scanOther(table, at, code, decimalComma, names)
     : scanMark(table, at, single & KIND_BITS, decimalComma);
 }
 
@@ -175,7 +186,13 @@ function kindOfCode(code: number): T.TokenKind {
   return SINGLE.get(code) ?? T.UNKNOWN;
 }
 
-function scanOther(table: T.TokenTable, at: number, rawCode: number, decimalComma: boolean): number {
+function scanOther(
+  table: T.TokenTable,
+  at: number,
+  rawCode: number,
+  decimalComma: boolean,
+  names: ScanOptions['names'],
+): number {
   const { source } = table;
   const code = plainCode(rawCode);
   const next = codeAt(source, at + 1);
@@ -196,7 +213,7 @@ function scanOther(table: T.TokenTable, at: number, rawCode: number, decimalComm
   if (code === 0x2103 || code === 0x2109) return pushMark(table, T.WORD, at, at + 1);
   const single = SINGLE.get(code);
   if (single !== undefined) return scanMark(table, at, single, decimalComma);
-  if (isLetter(code) || code === 0xb5) return scanWord(table, at, code);
+  if (isLetter(code) || code === 0xb5) return scanWord(table, at, code, names);
   return push(
     table,
     T.UNKNOWN,
@@ -225,8 +242,12 @@ function isTimesLetter(source: string, at: number): boolean {
   return (codeAt(source, at) | 0x20) === 0x78 && !isLetter(after) && after !== UNDERSCORE;
 }
 
-function scanWord(table: T.TokenTable, start: number, code: number): number {
+function scanWord(table: T.TokenTable, start: number, code: number, names: ScanOptions['names']): number {
   const { source } = table;
+  if (names !== undefined) {
+    const end = nameEnd(table, start, names);
+    if (end > start) return pushMark(table, T.NAME, start, end);
+  }
   if ((code | 0x20) === 0x78 && isTimesLetter(source, start)) return pushMark(table, T.TIMES, start, start + 1);
   let lettersEnd = start + 1;
   while (isLetter(codeAt(source, lettersEnd))) lettersEnd += 1;
@@ -252,6 +273,25 @@ function scanWord(table: T.TokenTable, start: number, code: number): number {
   }
   if (end < source.length && codeAt(source, end) === DOT) return scanAbbreviation(table, start, end);
   return pushMark(table, T.WORD, start, end);
+}
+
+/** Words behind which a unit stands, and no name. */
+const BEFORE_UNIT: ReadonlySet<string> = new Set(['to', 'in', 'the', 'nearest', 'per', 'sq', 'square', 'cu', 'cubic']);
+
+/** End of the mark's name at `start`, where one stands there; else `start`. */
+function nameEnd(table: T.TokenTable, start: number, names: NameSet): number {
+  const { source, count, starts, ends } = table;
+  let end = start + 1;
+  for (
+    let next = codeAt(source, end);
+    isLetter(next) || isDigit(next) || next === UNDERSCORE;
+    next = codeAt(source, end)
+  )
+    end += 1;
+  // A function has its bracket right behind it, which a name never has.
+  if (codeAt(source, end) === OPEN_BRACKET || !names.has(source.slice(start, end).toLowerCase())) return start;
+  const before = count > 0 && lastKind(table) === T.WORD ? source.slice(starts[count - 1], ends[count - 1]) : '';
+  return BEFORE_UNIT.has(before.toLowerCase().replace(/\.$/, '')) ? start : end;
 }
 
 /** A word with a point behind it, which belongs to it where it is an abbreviation: 9 ft. 7 in. */

@@ -33,6 +33,7 @@ const ROLES: Readonly<Record<T.TokenKind, TokenRole>> = {
   [T.FOOT_MARK]: 'prime',
   [T.INCH_MARK]: 'prime',
   [T.DEGREE]: 'prime',
+  [T.NAME]: 'name',
   [T.LINE]: 'line',
   [T.OPEN]: 'open',
   [T.CLOSE]: 'close',

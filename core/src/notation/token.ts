@@ -41,7 +41,9 @@ export const PI: TokenKind = 29;
 export const DOTS: TokenKind = 30;
 /** @, three at 4′ or a length at its spacing. */
 export const AT: TokenKind = 31;
-export const UNKNOWN: TokenKind = 32;
+/** A word of the language that is a mark of this job, where a name can stand. */
+export const NAME: TokenKind = 32;
+export const UNKNOWN: TokenKind = 33;
 
 /** A set of kinds as a column, one truth for each kind: asked at every operand. */
 export function kindSet(kinds: readonly TokenKind[]): readonly boolean[] {

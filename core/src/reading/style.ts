@@ -20,6 +20,8 @@ export interface ReadingStyle {
   readonly thousands: boolean;
   readonly decimalComma: boolean;
   readonly currency: string;
+  /** Marks of the job that are called by a word of the language: see `ScanOptions`. */
+  readonly names?: Pick<ReadonlySet<string>, 'has' | 'size'> | undefined;
 }
 
 /** A tape in feet and inches, read to the sixteenth. */

@@ -11,8 +11,8 @@ import { referencesOf } from './references.ts';
 import { fromStored, storedIds, toStored } from './stored-references.ts';
 
 const IDS = ['01900000-0000-7000-8000-000000000001', '01900000-0000-7000-8000-000000000002'] as const;
-const idOf = (number: number) => IDS[number - 1];
-const numberOf = (id: string) => IDS.indexOf(id as never) + 1 || undefined;
+const BY_ID = { lineId: (number: number) => IDS[number - 1], markId: () => undefined };
+const BY_NAME = { lineNumber: (id: string) => IDS.indexOf(id as never) + 1 || undefined, markName: () => undefined };
 
 describe('references', () => {
   it.each([
@@ -30,15 +30,15 @@ describe('references', () => {
 
 describe('stored entries', () => {
   it('hold ids where a person sees numbers, and nothing else changes', () => {
-    const stored = toStored(`#2 + #1 "#9" * 3`, idOf);
+    const stored = toStored(`#2 + #1 "#9" * 3`, BY_ID);
     expect(stored).toBe(`#{${IDS[1]}} + #{${IDS[0]}} "#9" * 3`);
     expect(storedIds(stored)).toEqual([IDS[1], IDS[0]]);
-    expect(fromStored(stored, numberOf)).toBe(`#2 + #1 "#9" * 3`);
+    expect(fromStored(stored, BY_NAME)).toBe(`#2 + #1 "#9" * 3`);
   });
 
   it('show a line that is gone altogether as none', () => {
-    expect(fromStored('#{01900000-0000-7000-8000-00000000ffff} + 1', numberOf)).toBe('#0 + 1');
-    expect(toStored('5 + 3', idOf)).toBe('5 + 3');
+    expect(fromStored('#{01900000-0000-7000-8000-00000000ffff} + 1', BY_NAME)).toBe('#0 + 1');
+    expect(toStored('5 + 3', BY_ID)).toBe('5 + 3');
   });
 });
 

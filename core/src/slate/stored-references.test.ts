@@ -1,9 +1,18 @@
 import { describe, expect, it } from 'vitest';
-import { fromStored, storedIds, toStored } from './stored-references.ts';
+import { fromStored, storedIds, storedMade, toStored, withOtherIds } from './stored-references.ts';
 
 const ids = new Map([1, 2, 12].map((number) => [number, `00000000-0000-4000-8000-${`${number}`.padStart(12, '0')}`]));
-const idOf = (number: number) => ids.get(number);
-const numberOf = (id: string) => [...ids].find(([, one]) => one === id)?.[0];
+const marks = new Map(
+  ['rail', 'post', 'by', 'Rød'].map((name, nth) => [
+    name.toLowerCase(),
+    `00000000-0000-4000-9000-${`${nth}`.padStart(12, '0')}`,
+  ]),
+);
+const IDS = { lineId: (number: number) => ids.get(number), markId: (name: string) => marks.get(name.toLowerCase()) };
+const NAMES = {
+  lineNumber: (id: string) => [...ids].find(([, one]) => one === id)?.[0],
+  markName: (id: string) => [...marks].find(([, one]) => one === id)?.[0],
+};
 
 describe('a reference', () => {
   it.each([
@@ -19,14 +28,67 @@ describe('a reference', () => {
     ['#1 ft in mm', [1]],
     ['hyp(#1; #2) to 1/32', [1, 2]],
   ])('is stored by its id wherever it stands: %s', (entry, numbers) => {
-    const stored = toStored(entry, idOf);
-    expect(storedIds(stored)).toEqual(numbers.map(idOf));
-    expect(stored.replace(/#\{[^}]*\}/g, '')).not.toContain('#');
-    expect(fromStored(stored, numberOf)).toBe(entry);
+    const stored = toStored(entry, IDS);
+    expect(storedIds(stored)).toEqual(numbers.map((number) => ids.get(number)));
+    expect(stored.replace(/[#@]\{[^}]*\}/g, '')).not.toContain('#');
+    expect(fromStored(stored, NAMES)).toBe(entry);
   });
 
   it('to a line that is not there stays as it was typed', () => {
-    expect(toStored('#3 + #1', idOf)).toBe(`#3 + #{${idOf(1)}}`);
-    expect(fromStored(`#{${idOf(1)}} + 1`, () => undefined)).toBe('#0 + 1');
+    expect(toStored('#3 + #1', IDS)).toBe(`#3 + #{${ids.get(1)}}`);
+    expect(fromStored(`#{${ids.get(1)}} + 1`, { ...NAMES, lineNumber: () => undefined })).toBe('#0 + 1');
+  });
+
+  it.each([
+    ['rail', '@rail'],
+    ['-rail', '-@rail'],
+    ['2rail', '2@rail'],
+    ['2 rail + 3(post)', '2 @rail + 3(@post)'],
+    ['((rail))/2', '((@rail))/2'],
+    ['rail = #1 / 2', '@rail = #1 / 2'],
+    ['rail += post', '@rail += @post'],
+    ['rail −= 2"', '@rail −= 2"'],
+    ['hyp(rail; post) to mm', 'hyp(@rail; @post) to mm'],
+    ['rail =', '@rail ='],
+    ['rail == post', '@rail == @post'],
+    // Only where it stands as a name.
+    [`12' divided by 3`, `12' divided by 3`],
+    ['by divided by 3', '@by divided by 3'],
+    ['rail: post * 2', 'rail: @post * 2'],
+    // What cannot be read is stored by ids as well: it may come to be read.
+    ['rail * (post +', '@rail * (@post +'],
+    ['rail 8', '@rail 8'],
+    ['lathe * rail', 'lathe * @rail'],
+  ])('to a mark is stored by its id, and only there: %s', (entry, written) => {
+    const stored = toStored(entry, IDS);
+    const expected = written.replace(/@([a-z]+)/g, (_, name: string) => `@{${marks.get(name)}}`);
+    expect(stored.replaceAll(ids.get(1) as string, '1').replace('#{1}', '#1')).toBe(expected);
+    expect(fromStored(stored, NAMES)).toBe(entry);
+  });
+
+  it('to a mark follows its name, and says where the mark is gone', () => {
+    const stored = toStored('RAIL * 2 + rød', IDS);
+    expect(
+      fromStored(stored, { ...NAMES, markName: (id) => (id === marks.get('rail') ? 'top_rail' : undefined) }),
+    ).toBe('top_rail * 2 + mark_gone');
+  });
+
+  it('tells which mark an entry makes', () => {
+    for (const [entry, name] of [
+      [`rail = 5'`, 'rail'],
+      ['post -= 2"', 'post'],
+      ['post −= 2"', 'post'],
+      ['rail == post', undefined],
+      ['rail + 2"', undefined],
+      [`lathe = 5'`, undefined],
+    ] as const)
+      expect([entry, storedMade(toStored(entry, IDS))]).toEqual([entry, name && marks.get(name)]);
+  });
+
+  it('is another one in a copy', () => {
+    const stored = toStored('rail = #1 * 2', IDS);
+    expect(withOtherIds(stored, (id) => id.replace('0000-4000', '1111-4111'))).toBe(
+      stored.replaceAll('0000-4000', '1111-4111'),
+    );
   });
 });

@@ -1,6 +1,6 @@
-import { labelColon } from '../notation/label.ts';
-import { scan, type ScanOptions } from '../notation/scanner.ts';
-import { ASSIGNMENT_SIGNS, END, WORD, type TokenTable } from '../notation/token.ts';
+import { namesIn } from '../notation/names.ts';
+import { withPlaces } from '../notation/rewrite.ts';
+import type { ScanOptions } from '../notation/scanner.ts';
 
 /**
  * An entry with a mark called otherwise, wherever the entry names it: as a source, and in front as the mark it makes.
@@ -23,15 +23,8 @@ export function valueForMark(source: string, name: string, value: string, option
 
 /** A line that makes a mark or posts to it, without that: `rail = 4' 2"` is `4' 2"`. Any other entry stays as it is. */
 export function withoutAssignment(source: string, options: ScanOptions = {}): string {
-  const table = scan(source, options);
-  const { count, starts, ends } = table;
-  const label = labelEnd(source);
-  for (let at = 0; at < count; at += 1) {
-    if ((starts[at] as number) < label) continue;
-    if (!makesMark(table, at)) return source;
-    const rest = source.slice(ends[at + 1]).trim();
-    return `${source.slice(0, label)} ${rest}`.trim();
-  }
+  for (const { start, signEnd } of namesIn(source, options))
+    if (signEnd !== undefined) return `${source.slice(0, start).trim()} ${source.slice(signEnd).trim()}`.trim();
   return source;
 }
 
@@ -43,28 +36,6 @@ function rewritten(
 ): string {
   const wanted = name.toLowerCase();
   if (!source.toLowerCase().includes(wanted)) return source;
-  const table = scan(source, options);
-  const { count, kinds, starts, ends } = table;
-  const label = labelEnd(source);
-  let text = '';
-  let done = 0;
-  for (let at = 0; at < count; at += 1) {
-    const [start, end] = [starts[at] as number, ends[at] as number];
-    if (kinds[at] !== WORD || start < label || source.slice(start, end).toLowerCase() !== wanted) continue;
-    const word = written(makesMark(table, at));
-    if (word === undefined) continue;
-    text += source.slice(done, start) + word;
-    done = end;
-  }
-  return text + source.slice(done);
-}
-
-/** Where what follows the label begins. */
-function labelEnd(source: string): number {
-  return (labelColon(source) ?? -1) + 1;
-}
-
-/** Whether a word is a mark being made or posted to. `rail =` alone is Enter behind a name. */
-function makesMark({ kinds }: TokenTable, at: number): boolean {
-  return kinds[at] === WORD && ASSIGNMENT_SIGNS.has(kinds[at + 1] as number) && kinds[at + 2] !== END;
+  const places = namesIn(source, options).filter((place) => place.name.toLowerCase() === wanted);
+  return withPlaces(source, places, ({ signEnd }) => written(signEnd !== undefined));
 }

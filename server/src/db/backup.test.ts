@@ -6,7 +6,7 @@ import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startTestApp, type TestApp } from '../testing/test-app.ts';
-import { migrateDatabase } from './client.ts';
+import { migrateDatabase } from './migrate.ts';
 
 interface Backup {
   backup(url: string, file: string): Promise<void>;

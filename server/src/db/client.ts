@@ -1,5 +1,4 @@
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
-import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import pg from 'pg';
 import * as schema from './schema.ts';
 
@@ -16,7 +15,7 @@ export interface OpenDatabase {
 }
 
 /** What a statement and an idle transaction may take, and how statements that are kept are planned: once. */
-const SESSION = {
+export const SESSION = {
   statement_timeout: '15s',
   idle_in_transaction_session_timeout: '15s',
   plan_cache_mode: 'force_generic_plan',
@@ -35,7 +34,7 @@ class NamelessClient extends pg.Client {
 
 /**
  * @param isPooled a pooler lies between that hands each transaction to any connection (PgBouncer in transaction mode): it
- *   takes no settings of a session, which the role has then (`migrateDatabase`)
+ *   takes no settings of a session, which the role has then (`migrate.ts`)
  */
 export function openDatabase(
   url: string,
@@ -100,33 +99,4 @@ export function prepared<T>(make: (db: Database) => T): (db: Database) => T {
     known.set(db, statements);
     return statements;
   };
-}
-
-/** Any number; the same in every server process, so that two starting together migrate one after the other. */
-const MIGRATION_LOCK = 7_311_402;
-
-/**
- * Brings the tables up to date. Safe to call from several processes at once.
- * @param url of PostgreSQL itself, never of a pooler
- * @param isPooled the role is given what sessions behind a pooler cannot be told one by one
- */
-export async function migrateDatabase(
-  url: string,
-  folder: string,
-  { isPooled = false }: { readonly isPooled?: boolean } = {},
-): Promise<void> {
-  const client = new pg.Client({ connectionString: url, statement_timeout: 0 });
-  await client.connect();
-  try {
-    await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK]);
-    await migrate(drizzle(client), { migrationsFolder: folder });
-    const { rows } = await client.query<{ role: string; name: string }>(
-      'select quote_ident(current_user) as role, quote_ident(current_database()) as name',
-    );
-    const [is] = rows;
-    for (const [setting, value] of Object.entries(is && isPooled ? SESSION : {}))
-      await client.query(`alter role ${is?.role} in database ${is?.name} set ${setting} = '${value}'`);
-  } finally {
-    await client.end();
-  }
 }

@@ -7,7 +7,7 @@ import { sendChanges } from '../../../contract/src/endpoints/jobs.ts';
 import { makeChangesService } from '../features/changes/index.ts';
 import { readJob } from '../features/jobs/index.ts';
 import { startTestApp, type TestApp } from '../testing/test-app.ts';
-import { migrateDatabase } from './client.ts';
+import { migrateDatabase } from './migrate.ts';
 
 interface Earlier {
   readonly accountId: string;
@@ -41,7 +41,7 @@ describe('a backup of before things had one form', () => {
   it('holds the same job', async () => {
     const now = await readJob(test.database.db, accountId, job.id, -1);
     const { history, restoredFrom, restoredRevision } = now as JobWire;
-    expect(now).toEqual({ ...job, history, restoredFrom, restoredRevision });
+    expect(now).toEqual({ ...job, marks: [], history, restoredFrom, restoredRevision });
   });
 
   it('knows the changes that were sent in the form of then, sent again in that or in today’s', async () => {

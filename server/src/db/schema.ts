@@ -217,6 +217,23 @@ export const thingKeys = (name: string, table: Record<'jobId' | 'id' | 'revision
   index(`${name}_revision`).on(table.jobId, table.revision),
 ];
 
+/** The name of a mark of a job. What the mark comes to is in lines that hold its id. */
+export const mark = pgTable(
+  'mark',
+  {
+    ...thingRow(),
+    name: text('name').notNull(),
+  },
+  (table) => [...thingKeys('mark', table), check('mark_named', sql`${table.name} <> ''`)],
+);
+
+/** Jobs whose entries name their marks still, from before marks had ids; emptied by `mark-ids.ts` when a server starts. */
+export const markByName = pgTable('mark_by_name', {
+  jobId: uuid('job_id')
+    .primaryKey()
+    .references(() => job.id),
+});
+
 export const scaleKind = pgEnum('scale_kind', ['sizes', 'ratio', 'copy']);
 
 /** A drawing scale of a job: so much on paper for so much on site, as it was typed. */
@@ -271,7 +288,7 @@ export const changeKind = pgEnum('change_kind', [
  * The tables of the kinds of things that a job keeps, by the name of the kind in the registry (`KINDS`). Each has the columns
  * id, jobId, revision, createdAt and deletedAt, and one for each field of the kind.
  */
-export const THING_TABLES: Readonly<Record<string, ThingTable>> = { scale, setout: setOut };
+export const THING_TABLES: Readonly<Record<string, ThingTable>> = { mark, scale, setout: setOut };
 export type ThingTable = PgTable & Record<'id' | 'jobId' | 'revision' | 'createdAt' | 'deletedAt', PgColumn>;
 
 /** Every change that was applied, so that one sent again is known, for as long as somebody may send it (`prune.ts`). */
@@ -315,6 +332,7 @@ export const OF_A_JOB = {
   job_member: 'job_id',
   invitation: 'job_id',
   line: 'job_id',
+  mark_by_name: 'job_id',
   change: 'job_id',
   ...Object.fromEntries(Object.values(THING_TABLES).map((table) => [getTableName(table), 'job_id'])),
 };

@@ -10,8 +10,6 @@ import { JobReading } from './reading.ts';
 export interface LeftBehind {
   readonly line?: LineWire | undefined;
   readonly thing?: KeptThing;
-  /** The line stores a mark under a name that there was none of. */
-  readonly named?: boolean;
 }
 
 /** What all parts of the open job share: its head, who may change it, and the way out for changes. */
@@ -21,6 +19,7 @@ export class Ground {
   readonly reading: JobReading;
   readonly #head: Cell<JobHead | undefined>;
   readonly #failure: Cell<string | undefined>;
+  readonly #words: Cell<ReadonlySet<string>>;
   /** By the id of a line or thing: the change of ours that its state comes from, while its revision is not known yet. */
   #pending = new Map<string, string>();
   /** What this device wrote last, and what it knew then. */
@@ -34,10 +33,12 @@ export class Ground {
     this.#write = write;
     this.#head = holder.cell<JobHead | undefined>(undefined);
     this.#failure = holder.cell<string | undefined>(undefined);
+    this.#words = holder.cell<ReadonlySet<string>>(new Set());
     this.reading = new JobReading({
       holder,
       memory: device.memory,
       ofJob: () => this.head?.reading,
+      words: () => this.#words.value,
       setOfJob: (reading) => {
         if (this.head === undefined || this.refusesReader()) return;
         this.head = { ...this.head, reading };
@@ -58,6 +59,14 @@ export class Ground {
 
   get jobId(): string | undefined {
     return this.head?.id;
+  }
+
+  /** Marks of the job that are called by a word of the language, in lower case. */
+  get words(): ReadonlySet<string> {
+    return this.#words.value;
+  }
+  set words(words: ReadonlySet<string>) {
+    this.#words.value = words;
   }
 
   /** Something that could not be done: a sentence for the person. */
@@ -108,12 +117,11 @@ export class Ground {
     }
   }
 
-  send(change: LineChange | ThingChange, { line, thing, named = false }: LeftBehind): void {
+  send(change: LineChange | ThingChange, { line, thing }: LeftBehind): void {
     const subject = changeSubject(change);
-    const wasNamed = this.#pending.has(subject) && this.#own.get(subject)?.named === true;
-    this.#own.set(subject, { knew: this.head?.revision ?? 0, by: change.id, named: named || wasNamed });
+    this.#own.set(subject, { knew: this.head?.revision ?? 0, by: change.id });
     this.#pending.set(subject, change.id);
-    this.#write({ change, named, ...(line ? { line } : {}), ...(thing ? { thing } : {}) });
+    this.#write({ change, ...(line ? { line } : {}), ...(thing ? { thing } : {}) });
   }
 }
 

@@ -37,23 +37,17 @@ export class HeldEntries {
 
   /**
    * Writes entries in lines and things otherwise.
-   * @param isMeant those by whose id it says so; all by default
-   * @param deletedToo also lines that were deleted, and may come back
+   * @param exceptId a line that stays
    * @returns how to take that back
    */
-  rewrite(
-    rewrite: Rewrite,
-    { isMeant = () => true, deletedToo = false }: { isMeant?: (id: string) => boolean; deletedToo?: boolean } = {},
-  ): readonly Inverse[] {
-    const lines = [...this.#slate.all()].filter(({ id, deleted }) => isMeant(id) && (deletedToo || !deleted));
+  rewrite(rewrite: Rewrite, exceptId?: string): readonly Inverse[] {
+    const lines = [...this.#slate.all()].filter(({ id, deleted }) => id !== exceptId && !deleted);
     return [
       ...this.rewriteLines(
         lines.map(({ id }) => id),
         rewrite,
       ),
-      ...this.#thingsRewritten(rewrite).flatMap(({ id, content }) => {
-        return (isMeant(id) && this.#things.write(id, content)) || [];
-      }),
+      ...this.#thingsRewritten(rewrite).flatMap(({ id, content }) => this.#things.write(id, content) ?? []),
     ];
   }
 

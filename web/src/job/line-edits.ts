@@ -74,6 +74,7 @@ export class LineEdits {
     // `rail = rail / 2` means the rail as it was before.
     const made = parse(source, style).entry?.assignment?.name;
     const landing = made === undefined ? source : this.#withoutItself(made, source);
+    if (made !== undefined) slate.makeMark(made);
     const number = slate.nextNumber;
     const line = this.#newLine({ kind: 'worked', number, source: slate.stored(landing), label }, beforeId);
     slate.add(line, true);
@@ -132,6 +133,8 @@ export class LineEdits {
     const line = this.#job.slate.get(lineId);
     if (!line) return;
     const { label, source } = splitLabel(entry);
+    const made = parse(source, this.#job.ground.reading.style).entry?.assignment?.name;
+    if (made !== undefined && !this.#job.ground.isReader) this.#job.slate.makeMark(made);
     this.#rewrite(line, { source: this.#job.slate.stored(source), label }, begun);
   }
 
@@ -253,9 +256,7 @@ export class LineEdits {
     const line = slate.get(lineId);
     const value = this.#exactEntry(lineId);
     if (!line || !isWorked(line) || value === undefined) return;
-    const steps = held.rewrite(this.#without(line, value, this.#markOnlyBy(lineId)), {
-      isMeant: (id) => id !== lineId,
-    });
+    const steps = held.rewrite(this.#without(line, value, this.#markOnlyBy(lineId)), lineId);
     undoLog.push({
       kind: 'many',
       says: `Bring ${nameOf(line)} back`,

@@ -155,9 +155,14 @@ export class MarkStories {
 
   /** Another name for a mark, in every entry that uses it; the name has been found to be free. */
   rename(from: string, to: string): void {
-    const { held, marks, undoLog } = this.#job;
+    const { held, marks, slate, things, undoLog, ground } = this.#job;
+    if (ground.refusesReader()) return;
     const isHeld = marks.inHand?.name.toLowerCase() === from.toLowerCase();
-    const steps = held.rewrite((source) => renamedIn(source, from, to, this.#style), { deletedToo: true });
+    const id = slate.makeMark(from);
+    const renamed = id === undefined ? undefined : things.write(id, { name: to });
+    // What holds the mark by its id shows the new name by that alone; what names it still is written.
+    const written = held.rewrite((source) => renamedIn(source, from, to, this.#style));
+    const steps = [...written, ...(renamed ? [renamed] : [])];
     if (steps.length > 0) undoLog.push({ kind: 'many', steps, says: `Call ${to} ${from} again` });
     if (isHeld) marks.takeInHand(to);
   }

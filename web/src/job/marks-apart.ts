@@ -36,15 +36,16 @@ export class MarksApart {
   /** Looks at the marks after lines came from elsewhere. */
   setApart(): void {
     this.#met.value = this.#known().filter(({ isSeen }) => !isSeen);
-    const isTwice = this.#job.slate.graph.marks().some(({ madeBy }) => madeBy.filter(isKept).length > 1);
+    const { slate } = this.#job;
+    const isTwice = slate.hasTwins || slate.graph.marks().some(({ madeBy }) => madeBy.filter(isKept).length > 1);
     if (this.#ground.isReader || !isTwice) return;
     const { jobId } = this.#ground;
     // Most jobs do without it.
-    void import('./marks-met.ts').then(({ marksMet, setApart }) => {
+    void import('./marks-met.ts').then(({ marksMet }) => {
       if (this.#ground.jobId !== jobId) return;
       for (const two of marksMet(this.#job)) {
         if (this.#known().some(({ mine, theirs }) => mine === two.mine && theirs === two.theirs)) continue;
-        this.#keep([...this.#known(), { ...two, mineIs: setApart(this.#job, two), isSeen: false }]);
+        this.#keep([...this.#known(), { ...two, isSeen: false }]);
       }
     });
   }

@@ -1,7 +1,8 @@
-import { nameFromLabel, renamedIn } from '@sprell/core';
+import type { LineWire, ThingWire } from '@sprell/contract';
+import { nameFromLabel, storedMade } from '@sprell/core';
 import type { Ground } from './ground.ts';
-import type { HeldEntries } from './held-entries.ts';
 import type { SlateLines } from './slate-lines.ts';
+import type { JobThings } from './things.ts';
 
 /** A mark that was stored on two devices that did not know of each other's. */
 export interface MarksMet {
@@ -17,46 +18,69 @@ export interface MarksMet {
 export interface JobWhereMarksMeet {
   readonly ground: Ground;
   readonly slate: SlateLines;
-  readonly held: HeldEntries;
+  readonly things: JobThings;
 }
 
 /**
- * Marks that met: stored here, and on another device before what was stored here came to the server, with neither knowing
- * of the other. Nobody meant the one by the name of the other.
+ * Gives our mark another name where one of another device, which did not know of it, came to the server first with the same:
+ * sizes and entries here and there stay what they were. And finds marks that both stored, knowing it as one.
  */
-export function marksMet({ ground, slate }: JobWhereMarksMeet): readonly Omit<MarksMet, 'mineIs'>[] {
-  return slate.graph.marks().flatMap(({ name, madeBy }) => {
-    const keepers = madeBy.filter(({ operator }) => operator === 'keep').map(({ id }) => id);
-    if (keepers.length < 2) return [];
-    for (const mine of keepers) {
-      const own = ground.own(mine);
-      if (own === undefined) continue;
-      const revisionOf = (id: string) => slate.get(id)?.revision ?? 0;
-      const theirs = keepers.find((id) => {
-        if (id === mine || ground.own(id) !== undefined || revisionOf(id) <= own.knew) return false;
-        return ground.isPending(mine) || revisionOf(id) < revisionOf(mine);
-      });
-      if (theirs !== undefined) return [{ name, mine, theirs }];
-    }
-    return [];
+export function marksMet(job: JobWhereMarksMeet): readonly MarksMet[] {
+  return [...setApart(job), ...storedTwice(job)];
+}
+
+function setApart({ ground, slate, things }: JobWhereMarksMeet): readonly MarksMet[] {
+  const marks = things.list('mark');
+  return twinsAmong(marks).flatMap((twins) => {
+    const mine = twins.find(({ id }) => ground.own(id) !== undefined);
+    const theirs = mine && twins.find((mark) => isFirst(mark, mine, ground));
+    const lines = [mine, theirs].map((mark) => mark && keeperOf(mark.id, slate)?.id);
+    if (mine === undefined || lines[0] === undefined || lines[1] === undefined) return [];
+    const mineIs = nameFromLabel(
+      mine.name,
+      marks.map(({ name }) => name),
+    );
+    if (mineIs === undefined) return [];
+    things.write(mine.id, { name: mineIs });
+    return [{ name: mine.name, mine: lines[0], theirs: lines[1], mineIs }];
   });
 }
 
-/**
- * Gives our mark another name in what was written here, where the name was new on both sides: the sizes here and there
- * stay what they were.
- * @returns the name, or undefined where the mark was there before and is one still
- */
-export function setApart(
-  { ground, slate, held }: JobWhereMarksMeet,
-  { name, mine, theirs }: Omit<MarksMet, 'mineIs'>,
-): string | undefined {
-  if (ground.own(mine)?.named !== true) return undefined;
-  const names = slate.graph.marks().map((mark) => mark.name);
-  const to = nameFromLabel(name, names);
-  if (to === undefined) return undefined;
-  const met = slate.get(theirs)?.revision ?? 0;
-  const isMeant = (id: string) => (ground.own(id)?.knew ?? Infinity) < met;
-  held.rewrite((entry) => renamedIn(entry, name, to, ground.reading.style), { isMeant, deletedToo: true });
-  return to;
+/** Marks that were given one name, together. */
+function twinsAmong(marks: readonly ThingWire<'mark'>[]): readonly (readonly ThingWire<'mark'>[])[] {
+  const byName = new Map<string, ThingWire<'mark'>[]>();
+  for (const mark of marks) {
+    const key = mark.name.toLowerCase();
+    byName.set(key, [...(byName.get(key) ?? []), mark]);
+  }
+  return [...byName.values()].filter(({ length }) => length > 1);
+}
+
+/** The line that stores a mark. */
+function keeperOf(markId: string, slate: SlateLines): LineWire | undefined {
+  return [...slate.all()].find(({ source, deleted }) => !deleted && storedMade(source) === markId);
+}
+
+/** Somebody else's came to the server after what this device knew when it wrote its own, and before that. */
+function isFirst(
+  theirs: { readonly id: string; readonly revision: number },
+  mine: { readonly id: string; readonly revision: number },
+  ground: Ground,
+): boolean {
+  const own = ground.own(mine.id);
+  if (own === undefined || theirs.id === mine.id || ground.own(theirs.id) !== undefined) return false;
+  if (theirs.revision <= own.knew) return false;
+  return ground.isPending(mine.id) || theirs.revision < mine.revision;
+}
+
+/** One mark, stored by lines of two devices that did not know of each other's. */
+function storedTwice({ ground, slate }: JobWhereMarksMeet): readonly MarksMet[] {
+  return slate.graph.marks().flatMap(({ name, madeBy }): readonly MarksMet[] => {
+    const keepers = madeBy.filter(({ operator }) => operator === 'keep').flatMap(({ id }) => slate.get(id) ?? []);
+    for (const mine of keepers) {
+      const theirs = keepers.find((line) => isFirst(line, mine, ground));
+      if (theirs) return [{ name, mine: mine.id, theirs: theirs.id, mineIs: undefined }];
+    }
+    return [];
+  });
 }

@@ -127,6 +127,8 @@ describe('the story of a mark', () => {
 describe('names', () => {
   it('change in every entry that uses them, in one step', async () => {
     const { job, stories } = await aJob(`rail = 5'`, 'rail += 2"', '2 Rail', 'top rail: post = rail', 'railing = 3"');
+    // However it is typed, it is shown as it is called.
+    expect(entries({ job })[2]).toBe('2 rail');
     job.marks.takeInHand('rail');
     stories.rename('rail', 'stile');
     expect(entries({ job })).toEqual([
@@ -140,7 +142,7 @@ describe('names', () => {
     expect(job.marks.inHand?.name).toBe('stile');
     expect(job.steps.undoSays).toBe('Call stile rail again');
     job.steps.undo();
-    expect(entries({ job })[2]).toBe('2 Rail');
+    expect(entries({ job })[2]).toBe('2 rail');
     expect(Object.keys(readings({ job })).sort()).toEqual(['post', 'rail', 'railing']);
   });
 });

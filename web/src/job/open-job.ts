@@ -57,10 +57,12 @@ export class OpenJob {
     const { memory } = device;
     const { ground } = this;
     this.undoLog = new UndoLog({ holder, memory, isReader: () => ground.isReader }, saidNow);
-    this.slate = new SlateLines(ground, () => {
+    this.things = new JobThings(ground, this.undoLog, (kind) => {
+      if (kind === 'mark') this.slate.followMarks();
+    });
+    this.slate = new SlateLines(ground, this.things, () => {
       this.marks.follow();
     });
-    this.things = new JobThings(ground, this.undoLog);
     this.held = new HeldEntries(this.slate, this.things);
     this.marks = new Marks(ground, this.slate);
     this.scales = new Scales(ground, this.slate, this.things);
@@ -132,6 +134,7 @@ export class OpenJob {
     this.slate.takeNextNumber(head.nextNumber);
     for (const [kind, list] of Object.entries(things))
       for (const thing of list) if (!loose.has(thing.id)) this.things.put({ kind, thing });
+    if ((things['mark'] ?? []).length > 0) this.slate.followMarks();
     const there = new Set([...lines, ...allThings(things)].map(({ id }) => id));
     this.slate.together(() => {
       for (const line of lines) this.slate.take(line, loose.has(line.id));

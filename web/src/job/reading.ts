@@ -13,6 +13,9 @@ export function changedStyle(style: ReadingStyle, change: ReadingChange): Readin
   return { ...style, ...rest, ...(step === undefined ? {} : { metricStep: step }) };
 }
 
+const withWords = (style: ReadingStyle, names: ReadonlySet<string>): ReadingStyle =>
+  names.size === 0 ? style : { ...style, names };
+
 /** Where building is done in feet and inches. */
 const FEET_AND_INCHES = new Set(['US', 'CA', 'LR', 'MM']);
 
@@ -36,6 +39,8 @@ interface JobThatReads {
   /** What the job says itself; undefined while none is open. */
   ofJob(): ReadingWire | undefined;
   setOfJob(reading: ReadingWire): void;
+  /** Marks that are called by a word of the language. */
+  words(): ReadonlySet<string>;
 }
 
 /** How the open job reads: what it says itself, and before that what was chosen for every job on this device. */
@@ -48,7 +53,7 @@ export class JobReading {
     this.#job = job;
     this.#forAll = job.holder.cell(job.memory.remembered<ReadingChange>('reading') ?? {});
     this.#style = job.holder.derived(() =>
-      changedStyle(changedStyle(DEFAULT_STYLE, job.ofJob() ?? {}), this.#forAll.value),
+      withWords(changedStyle(changedStyle(DEFAULT_STYLE, job.ofJob() ?? {}), this.#forAll.value), job.words()),
     );
   }
 

@@ -2,8 +2,8 @@ import { type LineWire } from '@sprell/contract';
 import {
   DEFAULT_STYLE,
   fromStored,
-  parse,
   toStored,
+  storedMade,
   type Scope,
   type Slate,
   type SlateLine,
@@ -13,28 +13,35 @@ import { v7 as uuidv7 } from 'uuid';
 import { saysTheSame } from '../adapters/local/settled.ts';
 import type { Ground } from './ground.ts';
 import type { Cell } from './holder.ts';
+import { isOldMark, MarkNames, newMarkId, oldMarkId } from './mark-names.ts';
 import { RowsInOrder } from './rows-in-order.ts';
 import { SlateKeeper } from './slate-keeper.ts';
 import { asKept, isWorked, withLabel, wordsOf, type SlateRow, type WorkedRow } from './slate-row.ts';
+import type { JobThings } from './things.ts';
 import { fingerprint, type LineContent } from './undo-stack.ts';
 
 /** What is shown of the lines. */
 interface Drawn {
   readonly rows: readonly SlateRow[];
   readonly graph: Slate;
-  /** The number of a line; it is another where the rows are others. */
-  numberOf(id: string): number | undefined;
+  /** The number of a line, the name of a mark: they are others where the rows are others. */
+  lineNumber(id: string): number | undefined;
+  markName(id: string): string | undefined;
 }
 
 /** The lines of the open job with their results, in their order, and the changes that a single line can have. */
 export class SlateLines {
   readonly #ground: Ground;
+  readonly #things: JobThings;
+  readonly #names = new MarkNames();
   readonly #drawn: Cell<Drawn>;
   readonly #changed: Cell<ReadonlySet<string>>;
   readonly #renumbered: Cell<readonly (readonly [number, number])[]>;
   readonly #inOrder = new RowsInOrder((line) => this.#toRow(line));
   #lines = new Map<string, LineWire>();
   #keeper = new SlateKeeper(DEFAULT_STYLE, () => undefined);
+  /** The words of the job's own that the graph reads by. */
+  #readWith: ReadonlySet<string> = new Set();
   #nextNumber = 1;
   /** What landed from here is what the next entry goes on from, whatever others put on the slate meanwhile. */
   #landedHere: string | undefined;
@@ -42,8 +49,9 @@ export class SlateLines {
   readonly #onShown: () => void;
 
   /** @param onShown is called when lines or their results are shown otherwise */
-  constructor(ground: Ground, onShown: () => void) {
+  constructor(ground: Ground, things: JobThings, onShown: () => void) {
     this.#ground = ground;
+    this.#things = things;
     this.#onShown = onShown;
     this.#drawn = ground.holder.cell<Drawn>(this.#drawing([]));
     this.#changed = ground.holder.cell<ReadonlySet<string>>(new Set());
@@ -95,17 +103,66 @@ export class SlateLines {
     return this.graph.scope(editedLineId);
   }
 
-  /** An entry as it is stored: its lines by their ids. */
+  /** An entry as it is stored: its lines and marks by their ids. */
   stored(source: string): string {
     // A line that landed here keeps its number until the server says otherwise, though one from elsewhere has it too.
     const here = this.#landedHere === undefined ? undefined : this.#lines.get(this.#landedHere);
     const idOf = (number: number) =>
       here?.deleted === false && here.number === number ? here.id : this.#keeper.slate.lineNumbered(number)?.line.id;
-    return toStored(source, idOf, this.#ground.reading.style);
+    const markId = (name: string) => this.#names.idOf(name);
+    return toStored(source, { lineId: idOf, markId }, this.#ground.reading.style);
   }
   /** A stored entry as it is shown and typed. */
   shown(stored: string): string {
-    return fromStored(stored, this.#drawn.value.numberOf);
+    const entry = fromStored(stored, this.#drawn.value);
+    return this.#names.today(entry, this.#ground.jobId, this.#ground.reading.style);
+  }
+
+  /** Id of the mark of a name; undefined where no mark has it, or its lines name it still. */
+  markId(name: string): string | undefined {
+    return this.#names.idOf(name);
+  }
+
+  /** Two marks of the job were given one name. */
+  get hasTwins(): boolean {
+    return this.#names.hasTwins;
+  }
+
+  /** Gives a mark that is to be made an id, where it has none yet. It keeps the name that it is given here first. */
+  makeMark(name: string): string | undefined {
+    const known = this.#names.idOf(name);
+    if (known !== undefined) return known;
+    const { jobId } = this.#ground;
+    const isOld = jobId !== undefined && this.#keeper.slate.markLines(name).length > 0;
+    const id = isOld ? oldMarkId(jobId, name) : newMarkId();
+    return this.#things.addAlong('mark', id, { name }) ? id : undefined;
+  }
+
+  /** Marks came, or are called otherwise: so they are in every entry. */
+  followMarks(): void {
+    const { words } = this.#ground;
+    const renamed = [...this.#updateNames()];
+    const isUsed =
+      this.#ground.words !== words ||
+      renamed.some(isOldMark) ||
+      (renamed.length > 0 && [...this.#lines.values()].some(({ source }) => renamed.some((id) => source.includes(id))));
+    if (!isUsed) return;
+    this.#loadGraph();
+    this.#inOrder.allChanged();
+    this.#show();
+  }
+
+  #updateNames(): ReadonlySet<string> {
+    const made = new Set<string>();
+    for (const line of this.#lines.values()) {
+      const id = line.deleted ? undefined : storedMade(line.source);
+      if (id !== undefined) made.add(id);
+    }
+    const renamed = this.#names.update({ marks: this.#things.list('mark'), isMade: (id) => made.has(id) });
+    const all = new Set(this.#names.words);
+    const known = this.#ground.words;
+    if (all.size !== known.size || [...all].some((word) => !known.has(word))) this.#ground.words = all;
+    return renamed;
   }
 
   /** A line in a person's words, its note among them. */
@@ -126,9 +183,8 @@ export class SlateLines {
     this.#nextNumber = Math.max(nextNumber, ...lines.map(({ number }) => (number ?? 0) + 1));
     this.#lines = new Map(lines.map((line) => [line.id, line]));
     if (!isSame) this.#landedHere = undefined;
-    this.#keeper.dispose();
-    this.#keeper = new SlateKeeper(this.#ground.reading.style, (ids) => this.#showChanged(ids));
-    this.#keeper.slate.goOnFrom(this.#landedHere);
+    this.#updateNames();
+    this.#beginGraph();
     this.#changed.value = new Set();
     this.#loadGraph();
     this.#inOrder.allChanged();
@@ -189,7 +245,6 @@ export class SlateLines {
       this.#landedHere = line.id;
       this.#keeper.slate.goOnFrom(line.id);
     }
-    const named = this.#storesNewMark(line);
     this.#place(line);
     const { id: lineId, number, position, source, label, note } = line;
     const content = { position, source, label, note };
@@ -197,7 +252,7 @@ export class SlateLines {
       number === null
         ? { id: uuidv7(), kind: 'line.words', lineId, words: line.kind === 'heading' ? 'heading' : 'note', ...content }
         : { id: uuidv7(), kind: 'line.add', lineId, number, ...content },
-      { line, named },
+      { line },
     );
   }
 
@@ -206,10 +261,9 @@ export class SlateLines {
     const { position, source, label, note } = asKept(content);
     const base = this.#ground.baseOf(line);
     const written = { ...line, position, source, label, note };
-    const named = this.#storesNewMark(written);
     this.#place(written);
     const change = { kind: 'line.edit', lineId: line.id, base, position, source, label, note } as const;
-    this.#ground.send({ id: uuidv7(), ...change }, { line: written, named });
+    this.#ground.send({ id: uuidv7(), ...change }, { line: written });
   }
 
   setDeleted(before: LineWire, deleted: boolean): void {
@@ -221,14 +275,6 @@ export class SlateLines {
       { id: uuidv7(), kind: deleted ? 'line.delete' : 'line.restore', lineId: line.id, base },
       { line },
     );
-  }
-
-  /** A line that is about to be put in its place stores a mark under a name that there is none of. */
-  #storesNewMark(line: LineWire): boolean {
-    if (!isWorked(line)) return false;
-    const made = parse(this.shown(line.source), this.#ground.reading.style).entry?.assignment;
-    if (made?.operator !== 'keep') return false;
-    return !this.#keeper.slate.markLines(made.name).some(({ operator }) => operator === 'keep');
   }
 
   /** Puts a line in its new state everywhere at once: lines, graph and rows. */
@@ -244,11 +290,24 @@ export class SlateLines {
       if (isRenumbered) this.#loadGraph();
       else if (line.deleted) this.#keeper.remove(line.id);
       else this.#keeper.put(this.#toSlateLine(line));
+      // Which of two marks of one name goes first may be another now.
+      if (this.#names.hasTwins && storedMade(line.source) !== undefined) this.followMarks();
     }
     this.#show();
   }
 
+  #beginGraph(): void {
+    this.#keeper.dispose();
+    this.#keeper = new SlateKeeper(this.#ground.reading.style, (ids) => {
+      this.#showChanged(ids);
+    });
+    this.#keeper.slate.goOnFrom(this.#landedHere);
+    this.#readWith = this.#ground.words;
+  }
+
   #loadGraph(): void {
+    // Every entry may read otherwise where the job has another word of its own.
+    if (this.#readWith !== this.#ground.words) this.#beginGraph();
     const standing = [...this.#lines.values()].filter((line) => !line.deleted).filter(isWorked);
     this.#keeper.load(standing.map((line) => this.#toSlateLine(line)));
   }
@@ -279,7 +338,12 @@ export class SlateLines {
   }
 
   #drawing(rows: readonly SlateRow[]): Drawn {
-    return { rows, graph: this.#keeper.slate, numberOf: (id) => this.#lines.get(id)?.number ?? undefined };
+    return {
+      rows,
+      graph: this.#keeper.slate,
+      lineNumber: (id) => this.#lines.get(id)?.number ?? undefined,
+      markName: (id) => this.#names.nameOf(id),
+    };
   }
 
   dispose(): void {

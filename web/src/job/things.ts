@@ -40,11 +40,14 @@ type Change = ThingChange extends infer Each
 export class JobThings {
   readonly #ground: Ground;
   readonly #undoLog: UndoLog;
+  readonly #onChanged: (kind: string) => void;
   readonly #held: Cell<Things>;
 
-  constructor(ground: Ground, undoLog: UndoLog) {
+  /** @param onChanged is called when things of a kind were changed here */
+  constructor(ground: Ground, undoLog: UndoLog, onChanged: (kind: string) => void) {
     this.#ground = ground;
     this.#undoLog = undoLog;
+    this.#onChanged = onChanged;
     this.#held = ground.holder.cell(NO_THINGS);
   }
 
@@ -113,6 +116,17 @@ export class JobThings {
     const says = `Take ${this.#nameOf(kept)} off again`;
     this.#undoLog.push({ kind: 'thing.delete', thing: kind, thingId: id, says });
     return id;
+  }
+
+  /**
+   * Adds a thing that comes along with something else: there is no step back for it alone.
+   * @returns whether there was room for it
+   */
+  addAlong(kind: string, id: string, content: Content): boolean {
+    if (this.#of(kind).length >= kindNamed(kind).most) return false;
+    const kept: KeptThing = { kind, thing: { ...content, id, revision: 0, deleted: false } };
+    this.#send(kept, { kind: 'thing.add', content });
+    return true;
   }
 
   /** Writes a thing, as one step that can be taken back. */
@@ -196,6 +210,7 @@ export class JobThings {
     const kept: KeptThing = { kind, thing: changedThing(thing, change) };
     this.put(kept);
     this.#ground.send(change, { thing: kept });
+    this.#onChanged(kind);
   }
 
   /** @param isChanged somebody else changed the thing since: it is left so, and what it would have been stands beside it */
@@ -204,6 +219,8 @@ export class JobThings {
     if (!kept) return {};
     const { thing: kind, thingId, says } = step;
     if (isChanged && step.kind !== 'thing.restore' && step.kind !== 'thing.move') {
+      if (kindNamed(kind).together === 'last')
+        return { left: `${capital(this.#nameOf(kept))} was changed elsewhere since. It stands as it is there.` };
       if (step.kind === 'thing.write') this.add(kind, step.content);
       return { left: this.changedElsewhere(kept) };
     }

@@ -9,6 +9,7 @@ import {
   type LineChange,
   type LineWire,
   type KeptThing,
+  type MarkWire,
   type ScaleWire,
   type SetOutWire,
   type ThingChange,
@@ -133,6 +134,7 @@ export class FakeServer {
       nextNumber: this.lines.size + 1,
       reading: this.reading,
       lines: [...this.lines.values()],
+      marks: this.#of<MarkWire>('mark'),
       scales: this.#of<ScaleWire>('scale'),
       setOuts: this.#of<SetOutWire>('setout'),
     };

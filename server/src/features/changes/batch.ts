@@ -206,7 +206,7 @@ export class Batch {
     if (before) {
       // After a job was put back from a backup, several devices may send one thing again.
       const isSame = isSameContent(contentOf(thingToWire(of, before)), content) && before.deletedAt === null;
-      return thingResult(change.id, of, before, !isSame);
+      return thingResult(change.id, of, before, !isSame && kindNamed(of).together !== 'last');
     }
     const held = this.#counts.get(of) ?? 0;
     if (held >= kindNamed(of).most) return refused(change, 'thing.too_many');
@@ -216,10 +216,11 @@ export class Batch {
 
   /** Nobody else has changed what a change is about since it was made. */
   #isBuiltOn(row: ThingRow, change: Exclude<ThingChange, { kind: 'thing.add' }>): boolean {
+    const { together } = kindNamed(change.of);
     // Of two places the later is as good as the first.
-    if (change.kind === 'thing.move' || row.revision === this.#baseRevision(change.base)) return true;
-    if (change.kind !== 'thing.set' || kindNamed(change.of).together !== 'fields' || row.deletedAt !== null)
-      return false;
+    if (change.kind === 'thing.move' || together === 'last' || row.revision === this.#baseRevision(change.base))
+      return true;
+    if (change.kind !== 'thing.set' || together !== 'fields' || row.deletedAt !== null) return false;
     return Object.entries(change.fields).every(
       ([name, value]) => isSameValue(row[name], change.was[name]) || isSameValue(row[name], value),
     );

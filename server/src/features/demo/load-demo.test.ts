@@ -36,6 +36,18 @@ interface SetOut {
   readonly entries: readonly string[];
 }
 
+interface Mark {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** Stored entries as they are shown. */
+function shownIn(lines: readonly Line[], marks: readonly Mark[]): (stored: string) => string {
+  const numbers = new Map(lines.map(({ id, number }) => [id, number]));
+  const names = new Map(marks.map(({ id, name }) => [id, name]));
+  return (stored) => fromStored(stored, { lineNumber: (id) => numbers.get(id), markName: (id) => names.get(id) });
+}
+
 describe('the demo', () => {
   it('holds a slate of forty lines or more, every one of them reckoned', () => {
     expect(DEMO_JOBS[0]?.lines.length).toBeGreaterThanOrEqual(40);
@@ -51,16 +63,17 @@ describe('the demo', () => {
     const headings = Object.values(DEMO_JOBS[0]?.headings ?? {});
     expect(bandstand).toMatchObject({ title: 'Bandstand, Quill Park', lines: DEMO_JOBS[0]?.lines.length });
     const { body } = await me.browser.get(`/api/jobs/${bandstand?.id}`);
-    const { lines: all, scales } = body as { lines: Line[]; scales: ScaleDefinition[] };
+    const { lines: all, scales, marks } = body as { lines: Line[]; scales: ScaleDefinition[]; marks: Mark[] };
     expect(scales).toHaveLength(3);
     for (const scale of scales) expect(readScale(scale).ok).toBe(true);
     expect(all.filter(({ kind }) => kind === 'heading').map(({ label }) => label)).toEqual(headings);
     expect(all[0]?.kind).toBe('heading');
     const lines = all.filter(({ kind }) => kind === 'worked');
     expect(lines[1]?.source).toBe(`#{${lines[0]?.id}} * (sqrt(2) - 1)`);
-    const numbers = new Map(lines.map(({ id, number }) => [id, number]));
+    const shown = shownIn(lines, marks);
+    expect(lines.some(({ source }) => source.startsWith(`@{${marks[0]?.id}} = `))).toBe(true);
     const slate = new Slate();
-    slate.load(lines.map((line) => ({ ...line, source: fromStored(line.source, (id) => numbers.get(id)) })));
+    slate.load(lines.map((line) => ({ ...line, source: shown(line.source) })));
     expect(slate.lines().filter(({ result }) => !result.ok)).toEqual([]);
     expect(slate.marks().length).toBeGreaterThanOrEqual(12);
   });
@@ -70,13 +83,12 @@ describe('the demo', () => {
     const { body: jobs } = await me.browser.get('/api/jobs');
     for (const [at, { id }] of (jobs as { id: string }[]).entries()) {
       const { body } = await me.browser.get(`/api/jobs/${id}`);
-      const { lines, setOuts } = body as { lines: Line[]; setOuts: SetOut[] };
+      const { lines, setOuts, marks } = body as { lines: Line[]; setOuts: SetOut[]; marks: Mark[] };
       expect(setOuts.map(({ name }) => name)).toEqual(
         DEMO_JOBS[at]?.things?.['setout']?.map((content) => content['name']),
       );
       const worked = lines.filter(({ kind }) => kind === 'worked');
-      const numbers = new Map(worked.map((line) => [line.id, line.number]));
-      const shown = (source: string) => fromStored(source, (lineId) => numbers.get(lineId));
+      const shown = shownIn(worked, marks);
       const slate = new Slate();
       slate.load(worked.map((line) => ({ ...line, source: shown(line.source) })));
       for (const { name, shape, fields, entries } of setOuts) {

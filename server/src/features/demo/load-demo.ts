@@ -1,5 +1,5 @@
-import { toStored } from '@sprell/core';
-import { KINDS, positionsBetween, type Content, type Kind } from '@sprell/contract';
+import { namesIn, toStored } from '@sprell/core';
+import { kindNamed, KINDS, positionsBetween, type Content, type Kind } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import type { Executor } from '../../db/client.ts';
 import { job, line } from '../../db/schema.ts';
@@ -17,8 +17,15 @@ async function addJob(tx: Executor, accountId: string, demo: DemoJob): Promise<v
   const last = demo.lines.length;
   const rowCount = last + Object.keys(demo.headings ?? {}).length;
   const positions = positionsBetween(undefined, undefined, rowCount);
-  const things = KINDS.flatMap((kind) => contentsOf(kind, demo).map((content) => ({ kind, content })));
-  const stored = (source: string) => toStored(source, (used) => ids[used - 1]);
+  const marks = marksOf(demo);
+  const markIds = new Map(marks.map((name) => [name.toLowerCase(), uuidv7()]));
+  const things = KINDS.flatMap((kind) =>
+    contentsOf(kind, demo).map((content) => ({ kind, content, id: uuidv7() as string })),
+  );
+  for (const name of marks)
+    things.push({ kind: kindNamed('mark'), content: { name }, id: markIds.get(name.toLowerCase()) as string });
+  const stored = (source: string) =>
+    toStored(source, { lineId: (used) => ids[used - 1], markId: (name) => markIds.get(name.toLowerCase()) });
   await tx.insert(job).values({
     id: jobId,
     ownerId: accountId,
@@ -44,9 +51,9 @@ async function addJob(tx: Executor, accountId: string, demo: DemoJob): Promise<v
     ];
   });
   await tx.insert(line).values(rows);
-  for (const [index, { kind, content }] of things.entries()) {
+  for (const [index, { kind, content, id }] of things.entries()) {
     const revision = rowCount + index + 1;
-    await tx.insert(tableOf(kind.name)).values({ id: uuidv7(), jobId, ...storedContent(kind, content), revision });
+    await tx.insert(tableOf(kind.name)).values({ id, jobId, ...storedContent(kind, content), revision });
   }
 
   /** What a thing says, its entries as they are kept. */
@@ -62,6 +69,12 @@ async function addJob(tx: Executor, accountId: string, demo: DemoJob): Promise<v
   function wordsAt(heading: string) {
     return { ...rowAt(), id: uuidv7(), kind: 'heading' as const, source: '', label: heading };
   }
+}
+
+/** The names that the lines store marks under or post to, each once. */
+function marksOf({ lines }: DemoJob): readonly string[] {
+  const made = lines.flatMap(([, source]) => namesIn(source).filter(({ signEnd }) => signEnd !== undefined));
+  return [...new Map(made.map(({ name }) => [name.toLowerCase(), name])).values()];
 }
 
 /** What the things of a kind say, in their order. */

@@ -95,7 +95,7 @@ export class JobPart {
     }
     if (beside && !beside.rebased) return { ...written, apart: [subject] };
     const change = beside?.rebased ?? written.change;
-    const owned = ownOf({ ...what, change }, { head, own, waiting });
+    const owned = ownOf({ ...what, change }, { head });
     this.#wait(change);
     this.#touched.added.push(change);
     this.#put(written, owned);

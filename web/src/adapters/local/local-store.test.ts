@@ -26,6 +26,7 @@ const aJob = (more: Partial<JobWire> = {}): JobWire => ({
   role: 'own',
   nextNumber: 2,
   lines: [],
+  marks: [],
   scales: [],
   setOuts: [],
   ...more,

@@ -24,8 +24,6 @@ export interface Own {
   readonly knew: number;
   /** The change of ours that it is as it is by. */
   readonly by: string;
-  /** It stored a mark under a name that there was none of here. */
-  readonly named: boolean;
 }
 
 /** A version of a line that was written here and met another one, which stands; kept until somebody chooses. */
@@ -55,8 +53,6 @@ export interface LocalWrite {
   readonly head?: JobHead;
   readonly line?: LineWire;
   readonly thing?: KeptThing;
-  /** The line stores a mark under a name that there was none of. */
-  readonly named?: boolean;
   /** It may have been written down before: the page that did it was left meanwhile. */
   readonly again?: boolean;
 }

@@ -1,5 +1,6 @@
 import {
   contentOf,
+  kindNamed,
   NO_THINGS,
   THING_KINDS,
   thingsOf,
@@ -59,8 +60,10 @@ export function rejoined(
     // Of a thing, the other version is another thing.
     for (const { apart } of [...met.values()]) {
       if (apart === undefined || !side.isOwn(apart.id)) continue;
-      const is = { ...apart, id: uuidv7(), revision: 0 };
-      met.set(is.id, { is, was: undefined, sends: true });
+      const was = met.get(apart.id)?.was;
+      const isLast = kindNamed(kind).together === 'last';
+      const is = isLast && was ? { ...apart, revision: was.revision } : { ...apart, id: uuidv7(), revision: 0 };
+      met.set(is.id, { is, was: isLast ? was : undefined, sends: true });
     }
     return [kind, met] as const;
   });
@@ -98,9 +101,7 @@ export function rejoined(
     waiting: changes,
     conflicts,
     refusals: [],
-    own: new Map(
-      changes.map((change) => [changeSubject(change), { knew: told?.revision ?? 0, by: change.id, named: false }]),
-    ),
+    own: new Map(changes.map((change) => [changeSubject(change), { knew: told?.revision ?? 0, by: change.id }])),
   };
 }
 

@@ -1,6 +1,7 @@
 import {
   allThings,
   contentOf,
+  kindNamed,
   KINDS,
   NO_THINGS,
   thingsOf,
@@ -200,7 +201,8 @@ function settledThing({ id, of: kind, thing: theirs }: ThingResult, here: Here):
   }
   const absorbed = waiting.map((change) => change.id);
   const isTakenOff = (waiting.at(-1) ?? answered.at(-1))?.kind === 'thing.delete';
-  const beside = ours && !isTakenOff ? { beside: another(kind, contentOf(ours)) } : {};
+  const standsBeside = ours !== undefined && !isTakenOff && kindNamed(kind).together !== 'last';
+  const beside = standsBeside ? { beside: another(kind, contentOf(ours)) } : {};
   return { thing: { kind, thing: theirs }, absorbed, ...beside };
 }
 
@@ -218,12 +220,8 @@ export function settlement(
 }
 
 /** What is this device's own of what is written. */
-export function ownOf(
-  { change, head, named }: LocalWrite,
-  here: { readonly head: JobHead | undefined; readonly own: Own | undefined; readonly waiting: readonly Change[] },
-): Own {
-  const knew = (head ?? here.head)?.revision ?? 0;
-  return { knew, by: change.id, named: named === true || (here.waiting.length > 0 && here.own?.named === true) };
+export function ownOf({ change, head }: LocalWrite, here: Pick<Here, 'head'>): Own {
+  return { knew: (head ?? here.head)?.revision ?? 0, by: change.id };
 }
 
 /** What is this device's own of a line or thing after its change was answered. */
@@ -271,8 +269,10 @@ export function besideIt(
       ? (here.isSameHistory && change.base === stands.revision) || change.base === here.own?.by
       : change.base === last;
   if (isBuilt) return undefined;
+  const rebased = { ...change, base: last ?? stands.revision };
   // It says what stands there: written on that, so that whoever wrote something else meanwhile learns of it.
-  if (line && here.line && sameWords(line, here.line)) return { rebased: { ...change, base: last ?? stands.revision } };
+  if (line && here.line && sameWords(line, here.line)) return { rebased };
+  if (thing && kindNamed(thing.kind).together === 'last') return { rebased };
   if (line && here.line)
     return versionOf(jobId, change, here.line, { conflicts: here.conflicts, waiting: [], sent: [], met: new Set() });
   return thing && !thing.thing.deleted ? { beside: another(thing.kind, contentOf(thing.thing)) } : {};
