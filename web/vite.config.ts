@@ -39,6 +39,15 @@ const linesFirst = {
   },
 };
 
+/** Small parts of the first screen that others share. */
+const SMALL_PARTS = new RegExp(
+  [
+    '/contract/src/(batch-limit|text|position|kinds/registry|kinds/thing|kinds/[a-z-]+/kind|wire/thing-change)\\.ts$',
+    '/adapters/(local-memory|request-failure)\\.ts$',
+    '/core/src/(messages|stick/mark-name|scale/drawing-scale)\\.ts$',
+  ].join('|'),
+);
+
 export default defineConfig({
   plugins: [
     // Nothing here nor in what it stands on is written with the options of a component.
@@ -95,7 +104,7 @@ export default defineConfig({
           if (/\/(unit|function)-about\.ts$/.test(id)) return 'about';
           // What every entry needs of the core comes in one file, with small parts that others share: each file costs a
           // round of headers, and there are six ways to the server.
-          if (/\/contract\/src\/(batch-limit|text|position)\.ts$|\/adapters\/local-memory\.ts$/.test(id)) return 'core';
+          if (SMALL_PARTS.test(id)) return 'core';
           return /\/core\/src\/(base|number|units|notation|reading|evaluate|slate)\//.test(id) ? 'core' : undefined;
         },
       },

@@ -2,8 +2,11 @@ import { gzipSync } from 'node:zlib';
 import { expect, inject, it } from 'vitest';
 import { launchBrowser } from '../fixtures/browser.ts';
 
-/** Bytes of script, gzipped, that a page names itself and a phone waits for; everything else comes behind it. */
-const MOST = 200_000;
+/**
+ * Bytes of script, gzipped, that a page names itself and a phone waits for; everything else comes behind it. More than
+ * 200,000 are never to come: a room that needs more of the first screen finds some 45,000 to spare.
+ */
+const MOST = 155_000;
 
 it('the first screen asks for less script than a slow network brings in time', async () => {
   const address = inject('address');

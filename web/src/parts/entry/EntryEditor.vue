@@ -7,29 +7,14 @@ import { onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import type { Span } from '@sprell/core';
 import { behindPaint } from '../../ui/behind-paint.ts';
 import { sizeNode } from '../../ui/size-pieces.ts';
-import { backspace, figureAt, operator, type EntryText, type Operator } from './edits.ts';
+import { backspace, figureAt, operator, operatorOf, type EntryText } from './edits.ts';
+import type { EntryEditorProps, WrittenSoFar } from './entry-editor.ts';
 import { entryMarking, setFindings } from './entry-marking.ts';
 import { useHand, type EntryHandle } from './hand.ts';
 import { LateEditor } from './LateEditor.ts';
-import type { NamedMark } from './suggestions.ts';
 import { behindLines } from '../../ui/behind-lines.ts';
 
-const props = defineProps<{
-  label: string;
-  hint: string;
-  /** Marks that may be named. */
-  marks: readonly NamedMark[];
-  /** There is a result for an operator in an empty entry to go on from. */
-  hasLast: boolean;
-  /** Id of the element that says what is wrong, while something is. */
-  describedBy: string | undefined;
-  wrong: Span | undefined;
-  ghost: string;
-  /** The bench's own entry, which the keys fall back to. */
-  isBenchs: boolean;
-  /** The bench's keys are on the screen, and the device's own need not come up. */
-  ownKeys: boolean;
-}>();
+const props = defineProps<EntryEditorProps>();
 const emit = defineEmits<{ land: []; cancel: []; recall: [by: -1 | 1] }>();
 const model = defineModel<string>({ required: true });
 
@@ -40,18 +25,6 @@ const attributes = new Compartment();
 const extras = new Compartment();
 let undoTyping: ((view: EditorView) => boolean) | undefined;
 let view: LateEditor | undefined;
-
-const OPERATORS: Readonly<Record<string, Operator>> = {
-  '+': '+',
-  '-': '−',
-  '−': '−',
-  '–': '−',
-  '*': '×',
-  '×': '×',
-  '/': '÷',
-  '÷': '÷',
-  '^': '^',
-};
 
 function current(): EntryText {
   const state = (view as EditorView).state;
@@ -157,7 +130,7 @@ const figureUnderFinger = EditorView.domEventHandlers({
 let taken: Span | undefined;
 
 const firstOperator = EditorView.inputHandler.of((editor, _from, _to, text) => {
-  const sign = OPERATORS[text];
+  const sign = operatorOf(text);
   if (sign === undefined || !props.hasLast || editor.state.doc.length > 0) return false;
   put(operator(current(), sign, true));
   return true;
@@ -230,6 +203,11 @@ watch([model, () => props.wrong?.start, () => props.wrong?.end, () => props.ghos
 defineExpose({
   focus: () => view?.focus(),
   take: () => hand.take(handle, props.isBenchs),
+  /** Goes on where somebody was in a plain field. */
+  goOn: ({ from, to, isFocused }: WrittenSoFar) => {
+    view?.dispatch({ selection: { anchor: from, head: to } });
+    if (isFocused) view?.focus();
+  },
   /** It stands elsewhere on the page, and what hangs on it goes along. */
   moved: () => view && repositionTooltips(view),
 });

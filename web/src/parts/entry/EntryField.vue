@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The entry with what is wrong with it, and the fixes, beneath. Enter lands it. Nothing typed is ever lost. */
 import { refDebounced } from '@vueuse/core';
-import { computed, onMounted, ref, shallowRef, useId, watch } from 'vue';
+import { computed, nextTick, onMounted, ref, shallowRef, useId, watch } from 'vue';
 import { X } from 'lucide-vue-next';
 import { describeIssue, type Fix, type Issue, type Reckoned, type ReckonOptions } from '@sprell/core';
 import type * as Mend from '@sprell/core/mend';
@@ -9,7 +9,9 @@ import { afterPaint } from '../../ui/after-paint.ts';
 import { forDrawing } from '../../ui/drawn.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
-import EntryEditor from './EntryEditor.vue';
+import { editorThere, loadEditor } from './entry-editor.ts';
+import type EntryEditor from './EntryEditor.vue';
+import PlainEntry from './PlainEntry.vue';
 import { isBegun } from './begun-word.ts';
 import type { NamedMark } from './suggestions.ts';
 import { behindLines } from '../../ui/behind-lines.ts';
@@ -32,6 +34,30 @@ const emit = defineEmits<{ land: []; cancel: []; recall: [by: -1 | 1]; clear: []
 const model = defineModel<string>({ required: true });
 
 const editor = ref<InstanceType<typeof EntryEditor>>();
+const plain = ref<InstanceType<typeof PlainEntry>>();
+/** Undefined while a plain field stands in for it. */
+const Editor = shallowRef(editorThere());
+onMounted(async () => {
+  if (Editor.value !== undefined) return;
+  await behindLines(loadEditor);
+  const soFar = await plain.value?.handOver();
+  Editor.value = editorThere();
+  await nextTick();
+  if (soFar) editor.value?.goOn(soFar);
+});
+const written = computed(() => editor.value ?? plain.value);
+/** What both take and tell. */
+const line = computed(() => ({
+  label: props.label,
+  hint: '9′ 7 ¼″ + 2′ 9 ⅜″',
+  marks: props.marks,
+  hasLast: props.hasLast,
+  describedBy: issue.value && messageId,
+  wrong: wrong.value,
+  ghost: ghost.value,
+  isBenchs: props.editing !== true,
+  ownKeys: props.ownKeys,
+}));
 const messageId = useId();
 /** Enter was pressed on an entry that stops short: from then on that is said, and no earlier. */
 const insisted = ref(false);
@@ -75,7 +101,7 @@ const lateAlternatives = afterPaint(() =>
 );
 const alternatives = computed(() => forDrawing(lateAlternatives.value));
 // What comes beneath the entry pushes it up.
-watch([issue, alternatives], () => editor.value?.moved(), { flush: 'post' });
+watch([issue, alternatives], () => written.value?.moved(), { flush: 'post' });
 const ghost = computed(() => props.reckoned?.parsed.ghost ?? '');
 const wrong = computed(() => issue.value && { start: issue.value.start, end: issue.value.end });
 
@@ -97,27 +123,30 @@ function take(label: string): void {
     : mend.value.otherReadings(now, props.options());
   const offer = offers.find((one) => one.label === label);
   if (offer !== undefined) model.value = offer.entry;
-  editor.value?.focus();
+  written.value?.focus();
 }
 
-defineExpose({ focus: () => editor.value?.focus(), take: () => editor.value?.take() });
+defineExpose({ focus: () => written.value?.focus(), take: () => written.value?.take() });
 </script>
 
 <template>
   <div class="entry" data-test="entry-field">
     <div class="field" :class="{ wrong: issue }">
-      <EntryEditor
+      <component
+        :is="Editor"
+        v-if="Editor"
         ref="editor"
         v-model="model"
-        :label
-        hint="9′ 7 ¼″ + 2′ 9 ⅜″"
-        :marks
-        :has-last
-        :described-by="issue && messageId"
-        :wrong
-        :ghost
-        :is-benchs="editing !== true"
-        :own-keys
+        v-bind="line"
+        @land="enter"
+        @cancel="emit('cancel')"
+        @recall="(by: -1 | 1) => emit('recall', by)"
+      />
+      <PlainEntry
+        v-else
+        ref="plain"
+        v-model="model"
+        v-bind="line"
         @land="enter"
         @cancel="emit('cancel')"
         @recall="(by) => emit('recall', by)"

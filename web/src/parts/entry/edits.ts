@@ -13,6 +13,20 @@ export interface EntryText {
 
 export type Operator = '+' | '−' | '×' | '÷' | '^';
 
+const OPERATORS: Readonly<Record<string, Operator>> = {
+  '+': '+',
+  '-': '−',
+  '−': '−',
+  '–': '−',
+  '*': '×',
+  '×': '×',
+  '/': '÷',
+  '÷': '÷',
+  '^': '^',
+};
+/** The operator that a key writes, whichever sign of it is typed. */
+export const operatorOf = (typed: string): Operator | undefined => OPERATORS[typed];
+
 const OPERATOR_BEHIND = / ?[+\-−×÷*/^] ?$/u;
 /** A fraction behind a whole number, a prime or an operator, with the inch mark that the drawn inch wrote. */
 const FRACTION_BEHIND = / ?\d+[/⁄]\d+[″"]?$/u;

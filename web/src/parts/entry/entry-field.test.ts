@@ -1,10 +1,11 @@
 import { mount } from '@vue/test-utils';
 import { reckon } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick, ref } from 'vue';
 import { editorIn, pressIn, typeInto } from '../../testing/editing.ts';
 import { fraction, insert } from './edits.ts';
+import { loadEditor } from './entry-editor.ts';
 import EntryField from './EntryField.vue';
 import { useHand } from './hand.ts';
 
@@ -47,6 +48,7 @@ function anEntry(first = '', more: object = {}) {
   return { field, text, type, press, content: () => field.get('[data-test=entry]') };
 }
 
+beforeAll(loadEditor);
 beforeEach(() => {
   setActivePinia(createPinia());
   vi.useFakeTimers();

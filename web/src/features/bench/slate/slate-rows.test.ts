@@ -1,8 +1,9 @@
 import { mount } from '@vue/test-utils';
 import { DEFAULT_STYLE, Slate } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
+import { loadEditor } from '../../../parts/entry/entry-editor.ts';
 import { editorIn, pressIn, typeInto } from '../../../testing/editing.ts';
 import type { WorkedRow } from '../../../job/index.ts';
 import { readLine } from './line-reading.ts';
@@ -52,6 +53,7 @@ function aRow(source: string, more: object = {}) {
   });
 }
 
+beforeAll(loadEditor);
 beforeEach(() => setActivePinia(createPinia()));
 afterEach(() => {
   document.body.innerHTML = '';
