@@ -1,7 +1,7 @@
 /**
  * The one check. Names on the command line choose parts of it: format, lint, imports, types, reference, core,
- * contract, server, web, simulator, build, e2e; stress, which kills the server 50 times and simulates 2,000 runs of several
- * devices, is run by its name alone. Ends with one
+ * contract, server, web, simulator, build, e2e. Two are run by their names alone: stress, which kills the server 50 times and
+ * simulates 2,000 runs of several devices, and mutants, which makes faults and sees whether a test notices. Ends with one
  * line, "N passed, N failed": every check counts as one, every test as one.
  */
 import { mkdtempSync, readFileSync, rmSync, existsSync } from 'node:fs';
@@ -126,6 +126,7 @@ const ON_DEMAND = [
       await tests('simulator');
     },
   },
+  { name: 'mutants', work: async () => (await import('./mutants.mjs')).mutants() },
 ];
 
 async function main() {

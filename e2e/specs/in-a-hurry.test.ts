@@ -164,12 +164,24 @@ interface JobLine {
 }
 
 /** Lines of the job that is open, as the server has them. */
+interface JobAnswer {
+  readonly lines: readonly JobLine[];
+  readonly marks: readonly { readonly id: string; readonly name: string }[];
+}
+
 async function linesOf(bench: Bench, title: string): Promise<readonly JobLine[]> {
   await bench.kept();
   const jobs = await bench.ask<readonly { id: string; title: string }[]>('/api/jobs');
   const id = jobs.find((job) => job.title === title)?.id ?? '';
-  const { lines } = await bench.ask<{ lines: readonly JobLine[] }>(`/api/jobs/${id}`);
-  return lines.filter(({ number }) => number !== null).sort((a, b) => (a.number ?? 0) - (b.number ?? 0));
+  const { lines, marks } = await bench.ask<JobAnswer>(`/api/jobs/${id}`);
+  const names = new Map(marks.map((mark) => [mark.id, mark.name]));
+  /** Marks by their names, as they are read. */
+  const shown = (source: string) =>
+    source.replace(/@\{([^}]*)\}/g, (_, mark: string) => names.get(mark) ?? 'mark_gone');
+  return lines
+    .map((line) => ({ ...line, source: shown(line.source) }))
+    .filter(({ number }) => number !== null)
+    .sort((a, b) => (a.number ?? 0) - (b.number ?? 0));
 }
 
 describe('a hand in a hurry', () => {

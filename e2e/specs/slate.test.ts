@@ -215,6 +215,23 @@ describe('a slate of thousands of lines', () => {
     await bench.undo();
     await bench.kept();
     expect(bench.errors).toEqual([]);
+    // However often it is opened, there is one thread for it, and none beside another job.
+    const titles = await bench.page.$$eval('[data-test=job] option', (all) =>
+      all.map((option) => (option as HTMLOptionElement).value),
+    );
+    const other = titles.find((id) => id !== jobId) as string;
+    for (let time = 0; time < 3; time += 1) {
+      await bench.page.select('[data-test=job]', other);
+      await bench.page.waitForFunction(
+        (number) => document.querySelector(`[data-line="${number}"]`) === null,
+        {},
+        footNumber,
+      );
+      await expect.poll(() => bench.page.workers().length).toBe(0);
+      await bench.page.select('[data-test=job]', jobId);
+      await bench.page.waitForSelector(`[data-line="${footNumber}"] [data-test=result]`);
+      await expect.poll(() => bench.page.workers().length).toBe(1);
+    }
   });
 });
 

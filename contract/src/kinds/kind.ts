@@ -27,6 +27,8 @@ export interface Kind {
   readonly together: 'beside' | 'fields' | 'last';
   /** What a person calls one of them, in a job that reads so: `the scale Old drawings`. */
   readonly called: (content: Content, style?: ReadingStyle) => string;
+  /** Its things are added along with something else that a person did: they are not counted by themselves. */
+  readonly comesAlong?: boolean;
   /** More than these are not kept in one job. */
   readonly most: number;
   /** How its changes were sent by versions up to November 2026: under these names for the id and the content. */

@@ -1,5 +1,6 @@
+import { expose } from 'comlink';
 import { describe, expect, it, vi } from 'vitest';
-import { HeavyWorkEnded, heavyWork } from './heavy-work.ts';
+import { HeavyWorkCancelled, HeavyWorkEnded, heavyWork, type Progress } from './heavy-work.ts';
 
 interface Doubler {
   double(value: number): number;
@@ -61,5 +62,42 @@ describe('heavy work', () => {
     const unanswered = work.ask((api) => api.double(2));
     work.dispose();
     await expect(unanswered).rejects.toThrow(HeavyWorkEnded);
+  });
+
+  it('is cancelled with its thread; what others asked is asked again of the next one', async () => {
+    Thread.made = [];
+    const work = heavyWork<Doubler>(start);
+    await work.ask((api) => api.double(1));
+    (Thread.made[0] as Thread).isMute = true;
+    const cancel = new AbortController();
+    const mine = work.ask((api) => api.double(2), cancel);
+    const theirs = work.ask((api) => api.double(3));
+    cancel.abort();
+    await expect(mine).rejects.toThrow(HeavyWorkCancelled);
+    expect(await theirs).toBe(6);
+    expect(Thread.made[0]?.terminate).toHaveBeenCalledOnce();
+    expect(Thread.made).toHaveLength(2);
+    // Cancelled before it begins, it starts nothing.
+    await expect(work.ask((api) => api.double(2), cancel)).rejects.toThrow(HeavyWorkCancelled);
+    expect(Thread.made).toHaveLength(2);
+  });
+
+  it('tells how far it has come', async () => {
+    const { port1, port2 } = new MessageChannel();
+    const counter = {
+      count: async (to: number, progress: Progress) => {
+        for (let n = 1; n <= to; n += 1) await Promise.resolve(progress(n / to));
+        return to;
+      },
+    };
+    expose(counter, port1);
+    const thread = Object.assign(port2, { terminate: () => port2.close() });
+    const work = heavyWork<typeof counter>(() => thread as unknown as Worker);
+    const shares: number[] = [];
+    const counted = work.ask((api, progress) => api.count(4, progress), { onProgress: (share) => shares.push(share) });
+    expect(await counted).toBe(4);
+    expect(shares).toEqual([0.25, 0.5, 0.75, 1]);
+    work.dispose();
+    port1.close();
   });
 });

@@ -6,6 +6,7 @@ export const markKind = {
   list: 'marks',
   entries: [],
   together: 'last',
+  comesAlong: true,
   called: ({ name }) => `the mark ${typeof name === 'string' ? name : ''}`.trim(),
   most: 5000,
 } as const satisfies Kind;

@@ -29,6 +29,7 @@ import {
   adopted,
   adoptedHead,
   answered,
+  cameAlong,
   changeSubject,
   makes,
   NOTHING,
@@ -46,6 +47,8 @@ interface OutboxRow {
   readonly subject: string;
   readonly version: number;
   readonly change: Change;
+  /** It came along with another. */
+  readonly along?: 1;
 }
 /** What is kept here beside what the server holds. */
 interface Ours {
@@ -88,6 +91,16 @@ const MOST_LOOSE = 500;
 const SOUGHT = 40;
 /** The shape in which changes are written down now: one form for things of every kind. */
 const CHANGE_VERSION = 2;
+
+/** A change as it is put in the outbox, which gives it its place. */
+const outboxRow = (jobId: string, change: Change): OutboxRow =>
+  ({
+    jobId,
+    subject: changeSubject(change),
+    version: CHANGE_VERSION,
+    change,
+    ...(cameAlong(change) ? { along: 1 } : {}),
+  }) as OutboxRow;
 
 class Tables extends Dexie {
   declare readonly jobs: EntityTable<JobHead, 'id'>;
@@ -150,6 +163,7 @@ class Tables extends Dexie {
             });
       });
     this.version(7).stores({ scales: null, setOuts: null, lines: 'id, jobId, [jobId+loose]', packs: 'jobId' });
+    this.version(8).stores({ outbox: '++place, jobId, [jobId+subject], along' });
   }
 
   /** Tables of what stands in jobs. */
@@ -277,9 +291,7 @@ export class DexieStore implements LocalStore {
         .and(({ change }) => absorbed.has(change.id))
         .delete();
     const waits = added.filter(({ id }) => !absorbed.has(id));
-    await outbox.bulkAdd(
-      waits.map((change) => ({ jobId, subject: changeSubject(change), version: CHANGE_VERSION, change }) as OutboxRow),
-    );
+    await outbox.bulkAdd(waits.map((change) => outboxRow(jobId, change)));
     if (head) await jobs.put(head);
     for (const table of this.#tables.held) await table.bulkDelete([...removed]);
     if (removed.length > 0) await packs.delete(jobId);
@@ -361,8 +373,7 @@ export class DexieStore implements LocalStore {
     for (const [kind, list] of Object.entries(held))
       await things.bulkPut(list.map((thing) => thingRow({ kind, thing }, { jobId, own: own.get(thing.id) })));
     await outbox.where({ jobId }).delete();
-    for (const change of waiting)
-      await outbox.add({ jobId, subject: changeSubject(change), version: CHANGE_VERSION, change } as OutboxRow);
+    for (const change of waiting) await outbox.add(outboxRow(jobId, change));
     await versions.bulkPut(conflicts);
     await refusals.bulkPut(refused);
   }
@@ -416,8 +427,9 @@ export class DexieStore implements LocalStore {
     });
   }
 
-  countWaiting(): Promise<number> {
-    return this.#tables.outbox.count();
+  async countWaiting(): Promise<number> {
+    const { outbox } = this.#tables;
+    return (await outbox.count()) - (await outbox.where({ along: 1 }).count());
   }
 
   async keepConflict(conflict: KeptConflict): Promise<void> {

@@ -4,7 +4,7 @@ import Dexie from 'dexie';
 import { v7 as uuidv7 } from 'uuid';
 import { describe, expect, it } from 'vitest';
 import { DexieStore } from './dexie-store.ts';
-import type { LocalStore } from './local-store.ts';
+import type { Batch, LocalStore } from './local-store.ts';
 import { MemoryStore } from './memory-store.ts';
 
 const READING: JobWire['reading'] = {
@@ -73,6 +73,15 @@ describe.each<[string, () => Promise<LocalStore>]>([
     const second = anEdit(line, `7'`, first.id);
     await local.write(job.id, { change: first, line: { ...line, source: `6'` } });
     await local.write(job.id, { change: second, line: { ...line, source: `7'` } });
+    expect(await local.countWaiting()).toBe(3);
+    // A mark that came along with the line that makes it is sent, and not counted.
+    const mark: Change = { id: uuidv7(), kind: 'thing.add', of: 'mark', thingId: uuidv7(), content: { name: 'rail' } };
+    const other = aJob();
+    await local.write(other.id, { change: mark, head: { ...head, id: other.id } });
+    expect(await local.countWaiting()).toBe(3);
+    const along = await local.batch(new Set([job.id]));
+    expect(along?.changes).toEqual([mark]);
+    await local.settle(along as Batch, [{ id: mark.id, status: 'refused', code: 'thing.too_many' }]);
     expect(await local.countWaiting()).toBe(3);
     const here = await local.open(job.id);
     expect(here?.lines).toEqual([{ ...line, source: `7'` }]);

@@ -114,7 +114,7 @@ export interface LocalStore {
   batch(held: ReadonlySet<string>): Promise<Batch | undefined>;
   /** What became of a batch: it waits no more, and what it was done to is as the server says. */
   settle(batch: Batch, results: readonly ChangeResult[]): Promise<Settlement>;
-  /** How many changes wait, of all jobs. */
+  /** How many changes wait, of all jobs, but for those that came along with another. */
   countWaiting(): Promise<number>;
   keepConflict(conflict: KeptConflict): Promise<void>;
   dropConflict(conflict: KeptConflict): Promise<void>;

@@ -29,6 +29,7 @@ import {
   adopted,
   adoptedHead,
   answered,
+  cameAlong,
   changeSubject,
   makes,
   NOTHING,
@@ -223,7 +224,7 @@ export class MemoryStore implements LocalStore {
   }
 
   countWaiting(): Promise<number> {
-    return Promise.resolve(this.#outbox.length);
+    return Promise.resolve(this.#outbox.filter(({ change }) => !cameAlong(change)).length);
   }
 
   keepConflict(conflict: KeptConflict): Promise<void> {

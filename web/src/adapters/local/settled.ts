@@ -316,6 +316,10 @@ export const neverThere = (
     .filter(({ code }) => code.endsWith('.not_found'))
     .map(({ change }) => changeSubject(change));
 
+/** It came along with another change, and nobody counts it. */
+export const cameAlong = (change: Change): boolean =>
+  change.kind === 'thing.add' && kindNamed(change.of).comesAlong === true;
+
 /** The change was to make what it speaks of. */
 export const makes = ({ kind }: Change): boolean => kind === 'line.words' || kind.endsWith('.add');
 
