@@ -21,7 +21,7 @@ async function startBoth() {
     'bundle.mjs',
   );
   const bundle = new URL('bare-server.mjs', import.meta.url).pathname;
-  await bundleForNode(new URL('./bare-server.ts', import.meta.url).pathname, bundle, ['pg-native']);
+  await bundleForNode(new URL('../../benchmarks/src/bare-server.ts', import.meta.url).pathname, bundle, ['pg-native']);
   const servers = await startServers(1);
   const [ours = ''] = servers.addresses;
   return { ours, bare: await servers.start(bundle), databaseUrl: servers.databaseUrl, stop: servers.stop };

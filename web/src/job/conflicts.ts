@@ -21,10 +21,12 @@ export class Conflicts {
     this.#slate = slate;
     this.#addAgain = addAgain;
     this.#kept = ground.holder.cell<readonly KeptConflict[]>([]);
-    this.#list = ground.holder.derived(() => {
-      const here = new Map(slate.rows.map(({ line }) => [line.id, line]));
-      return this.#kept.value.flatMap((kept) => this.#toConflict(kept, here.get(kept.lineId)) ?? []);
-    });
+    this.#list = ground.holder.derived(() =>
+      this.#kept.value.flatMap((kept) => {
+        const row = slate.rows.find(({ line }) => line.id === kept.lineId);
+        return this.#toConflict(kept, row?.line) ?? [];
+      }),
+    );
   }
 
   /** Those that still are conflicts: a line may say by now what was written here. */
