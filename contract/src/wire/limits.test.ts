@@ -1,7 +1,9 @@
 import { LIMITS } from '@sprell/core';
 import { describe, expect, it } from 'vitest';
-import { BATCH_LIMIT } from '../batch-limit.ts';
+import { BATCH_LIMIT, BODY_BYTES, BODY_VALUES } from '../batch-limit.ts';
 import { sendChanges } from '../endpoints/jobs.ts';
+import { KINDS } from '../kinds/registry.ts';
+import { PROBLEMS } from '../problem.ts';
 import { LABEL_LIMIT } from '../text.ts';
 import { changeWire } from './change.ts';
 
@@ -43,6 +45,11 @@ const TEXTS: readonly (readonly [string, number, (length: number) => object])[] 
   ['a field', 32, (length) => drawn({ fields: [text(length)] })],
   ['what is in a field', LIMITS.characters * 40, (length) => drawn({ entries: [text(length)] })],
   ['the fields', 60, (count) => drawn({ fields: names(count), entries: entries(count) })],
+  [
+    'the name of a mark',
+    LIMITS.characters,
+    (length) => ({ ...scaled({}), of: 'mark', content: { name: text(length) } }),
+  ],
   ['the title of a job', 120, (length) => ({ id: ID, kind: 'job.add', title: text(length), reading })],
 ];
 
@@ -50,6 +57,52 @@ describe('at its limit and one over', () => {
   it.each(TEXTS)('%s', (_, limit, change) => {
     expect(changeWire.safeParse(change(limit)).success).toBe(true);
     expect(changeWire.safeParse(change(limit + 1)).success).toBe(false);
+  });
+
+  it.each([
+    ['a size on paper', scaled({ paper: '' })],
+    ['a size on site', scaled({ site: ' ' })],
+    ['the name of a scale', scaled({ name: '' })],
+    ['the name of a setting-out', drawn({ name: '' })],
+    ['the name of a mark', { ...scaled({}), of: 'mark', content: { name: '' } }],
+    ['a name of two words', { ...scaled({}), of: 'mark', content: { name: 'top rail' } }],
+    ['the title of a job', { id: ID, kind: 'job.add', title: '', reading }],
+    ['a number', { ...line, number: 0 }],
+  ])('%s is not taken where it says nothing', (_, change) => {
+    expect(changeWire.safeParse(change).success).toBe(false);
+  });
+
+  it('is what people and other programs were told', () => {
+    expect([LABEL_LIMIT, BATCH_LIMIT, BODY_VALUES, BODY_BYTES]).toEqual([500, 2000, 40_000, 4_000_000]);
+    expect(KINDS.map(({ name, most }) => [name, most])).toEqual([
+      ['mark', 5000],
+      ['scale', 500],
+      ['setout', 1000],
+    ]);
+    // As HTTP has them (RFC 9110, 15): clients that know no code of ours go by them.
+    expect(PROBLEMS).toEqual({
+      'request.invalid': 400,
+      'request.not_json': 400,
+      'request.too_large': 413,
+      'request.foreign': 403,
+      'request.too_many': 429,
+      'account.needed': 401,
+      'account.wrong': 401,
+      'account.email_taken': 409,
+      'password.weak': 400,
+      'account.claimed': 409,
+      'code.unknown': 404,
+      'password.needed': 409,
+      'job.read_only': 403,
+      'job.not_owner': 403,
+      'job.not_found': 404,
+      'job.full': 409,
+      'job.restored': 409,
+      'account.full': 409,
+      'route.not_found': 404,
+      'server.unavailable': 503,
+      'server.failed': 500,
+    });
   });
 
   it('a batch', () => {
