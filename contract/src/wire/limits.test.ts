@@ -5,7 +5,7 @@ import { sendChanges } from '../endpoints/jobs.ts';
 import { KINDS } from '../kinds/registry.ts';
 import { PROBLEMS } from '../problem.ts';
 import { LABEL_LIMIT } from '../text.ts';
-import { changeWire } from './change.ts';
+import { changeWire, unfitWire } from './change.ts';
 
 const ID = '01900000-0000-7000-8000-000000000001';
 const line = { id: ID, kind: 'line.add', lineId: ID, number: 1, position: 'a0', source: '5', label: null, note: '' };
@@ -70,6 +70,11 @@ describe('at its limit and one over', () => {
     ['a number', { ...line, number: 0 }],
   ])('%s is not taken where it says nothing', (_, change) => {
     expect(changeWire.safeParse(change).success).toBe(false);
+  });
+
+  it('a change is told from the first sign on what is not taken of it', () => {
+    expect(unfitWire.parse({ ...line, label: text(LABEL_LIMIT + 1) }).problem).toMatch(/^label: \S/);
+    expect(unfitWire.parse({ ...line, [text(400)]: 1 }).problem.length).toBeLessThanOrEqual(300);
   });
 
   it('is what people and other programs were told', () => {

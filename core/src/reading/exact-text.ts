@@ -12,7 +12,7 @@ import { plainUnitsText, unitsFor, unitsText, type PoweredUnit } from './unit-ch
 /**
  * The true value, written out: a mixed fraction of the unit, or the sum of its roots and multiples of π. `plain` is an
  * entry of exactly that value ("copy exact"). Undefined for an approximation, which has no such form.
- * @example exactText({ value: sqrtValue(…), dimension: LENGTH }, style).text // "(36√2)″", for hyp(3'; 3')
+ * @example exactText(reckon("hyp(3'; 3')").outcome.quantity, DEFAULT_STYLE).text // => '(36√2)″'
  */
 export function exactText(quantity: Quantity, style: ReadingStyle): TwinText | undefined {
   const { value, dimension } = quantity;

@@ -50,6 +50,19 @@ describe('the account of this browser', () => {
     expect(useAccount().account?.email).toBe(EMAIL);
   });
 
+  it('has its address at once, or once the letter was opened that went there', async () => {
+    const accounts = useAccount();
+    answers['/claim'] = () => Response.json({ id: JOB_ID, email: null, waitsFor: EMAIL });
+    expect(await accounts.claim(EMAIL, 'plumb and square')).toBe('written');
+    expect([accounts.account?.email, accounts.waitsFor]).toEqual([null, EMAIL]);
+    answers['/claim'] = () => Response.json({ id: JOB_ID, email: EMAIL, waitsFor: null });
+    expect(await accounts.claim(EMAIL, 'plumb and square')).toBe('kept');
+    expect([accounts.account?.email, accounts.waitsFor]).toEqual([EMAIL, undefined]);
+    answers['/claim'] = refusal('account.email_taken', 'This address has an account already.', 409);
+    expect(await accounts.claim(EMAIL, 'plumb and square')).toBeUndefined();
+    expect(accounts.problemCode).toBe('account.email_taken');
+  });
+
   it('says in words what the server does not take', async () => {
     const accounts = useAccount();
     answers['/sign-in'] = refusal('account.wrong', 'The address or the password is not right.', 401);

@@ -17,6 +17,8 @@ describe('the cost of a rounding', () => {
     [`5/8" + 1 thou`, 'full by less than 0.1 mm'],
     [`5/8"`, undefined],
     ['10 / 3', 'rounded'],
+    // 1230 m stands for 1234 m.
+    ['1234 m to the nearest 10 m', 'full by 157.480″ (4000.0 mm)'],
   ])('of %s is %s', (entry, expected) => {
     expect(words(entry)).toBe(expected);
   });
