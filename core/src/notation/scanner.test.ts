@@ -15,6 +15,24 @@ function written(source: string, options = {}): string[] {
 }
 
 describe('the scanner', () => {
+  it('knows every fraction of one character by what Unicode says it is', () => {
+    const all = [0xbc, 0xbd, 0xbe, ...Array.from({ length: 15 }, (_, n) => 0x2150 + n)];
+    for (const character of all.map((code) => String.fromCharCode(code))) {
+      const { kinds, values, extras } = scan(character);
+      expect([character, kinds[0], `${values[0]}⁄${extras[0]}`]).toEqual([
+        character,
+        T.FRACTION,
+        character.normalize('NFKD'),
+      ]);
+    }
+  });
+
+  it('takes ° and a letter for a temperature only where no word goes on', () => {
+    expect(written('20°C')).toEqual(['INTEGER:20', 'WORD:°C']);
+    expect(written('20°Cm')).toEqual(['INTEGER:20', 'DEGREE:°', 'WORD:Cm']);
+    expect(written('a°F 3')).toEqual(['WORD:a', 'WORD:°F', 'INTEGER:3']);
+  });
+
   it.each([
     [`9'-7 1/4"`, [`INTEGER:9`, `FOOT_MARK:'`, 'HYPHEN:-', 'INTEGER:7', 'FRACTION:1/4', 'INCH_MARK:"']],
     [`9''`, ['INTEGER:9', `INCH_MARK:''`]],

@@ -52,6 +52,8 @@ const SHAPES: readonly (readonly [id: string, givens: string, given: string, ans
     'order bags',
   ],
 ];
+/** A jack is drawn as it lies in plan, and is cut as long as it is on the slope. */
+const IN_PLAN = ['jacks firstCut', 'jacks step', 'jacks common'];
 /** Drawn going back, at a slant and at half its size; the diagonals of what is out of square as far as the middle. */
 const AT_HALF = [
   'slab width',
@@ -109,6 +111,32 @@ describe('every shape', () => {
       }
     }
     expect(measured.length).toBeGreaterThan(0);
+  });
+
+  it.each(SHAPES)('%s has lines as long as the sizes that they are the picture of', (id, givens) => {
+    const { answer, figure } = drawn(id, givens);
+    for (const part of figure.parts) {
+      if (part.kind !== 'path' || part.closed || part.points.length !== 2 || part.field === undefined) continue;
+      const said = numberOf(answer, part.field);
+      if (said === undefined || fieldOf(id, part.field)?.kind !== 'length') continue;
+      const [from, to] = part.points as [{ x: number; y: number }, { x: number; y: number }];
+      const long = Math.hypot(to.x - from.x, to.y - from.y);
+      if (![...AT_HALF, ...IN_PLAN].includes(`${id} ${part.field}`))
+        expect([part.field, long.toFixed(6)]).toEqual([part.field, said.toFixed(6)]);
+    }
+  });
+
+  it('shows the openings of a wall in its middle, as large as they are together', () => {
+    const { figure } = drawn('wall', `length=8' height=5' thick=1' openings=10sq.ft`.replace('10sq.ft', '10ft²'));
+    const openings = figure.parts.find((part) => part.kind === 'path' && part.field === 'openings');
+    const points = openings?.kind === 'path' ? openings.points : [];
+    const feet = (of: 'x' | 'y') => points.map((point) => point[of] / 0.3048);
+    const [[left, right], [foot, head]] = [feet('x'), feet('y')].map((all) => [Math.min(...all), Math.max(...all)]) as [
+      [number, number],
+      [number, number],
+    ];
+    expect((right - left) * (head - foot)).toBeCloseTo(10, 9);
+    expect([(left + right) / 2, (foot + head) / 2]).toEqual([expect.closeTo(4, 9), expect.closeTo(2.5, 9)]);
   });
 
   it('draws every member, jack and plate that there is', () => {
