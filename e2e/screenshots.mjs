@@ -17,7 +17,7 @@ const write = (entry) => async (page) => {
   await page.focus('.hand [data-test=entry]');
   await page.keyboard.type(entry);
 };
-/** Touches the words of a line, so that it is written anew. */
+/** Touches the words of a line, so that it is edited. */
 const writeAnew = (number) => async (page) => {
   await page.evaluate((line) => {
     const list = document.querySelector('.lines');

@@ -225,7 +225,7 @@ describe('marks of one name', () => {
     }
   });
 
-  it('stored anew apart is one mark still, and that is said; stored anew by somebody who knows it is not', async () => {
+  it('stored again apart is one mark still, and that is said; stored again by somebody who knows it is not', async () => {
     const [a, b] = [aDevice(), aDevice('edit')];
     const [mine, theirs] = [await aPage(a), await aPage(b)];
     mine.job.lines.land(`rail = 5'`);

@@ -9,7 +9,7 @@ export class Random {
     this.#generator = xoroshiro128plus(seed);
   }
 
-  /** A whole number from nought to below `limit`. */
+  /** A whole number from 0 to below `limit`. */
   below(limit: number): number {
     return uniformInt(this.#generator, 0, limit - 1);
   }

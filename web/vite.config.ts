@@ -86,7 +86,7 @@ export default defineConfig({
       },
     }),
     linesFirst,
-    // Packed here once, as small as it gets; the page itself is made anew for each visitor.
+    // Packed here once, as small as it gets; the page itself is made again for each visitor.
     compression({ algorithms: ['brotliCompress', 'gzip'], include: /\.(js|css|svg|json|webmanifest)$/ }),
   ],
   server: { host: '127.0.0.1', proxy: { '/api': 'http://127.0.0.1:4600' } },

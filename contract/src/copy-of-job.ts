@@ -53,5 +53,6 @@ export function copyOfJob(job: JobWire, title: string, newId: () => string): rea
           : { id: newId(), kind: 'line.words', words: kind, ...said };
       return deleted ? [add, { id: newId(), kind: 'line.delete', lineId, base: add.id }] : [add];
     });
-  return [{ id: newId(), kind: 'job.add', title, reading: job.reading }, ...lines, ...things];
+  // Marks come before the lines that name them.
+  return [{ id: newId(), kind: 'job.add', title, reading: job.reading }, ...things, ...lines];
 }

@@ -148,7 +148,7 @@ describe('a guest', () => {
 });
 
 describe('a forgotten password', () => {
-  it('is set anew by the link that was sent', async () => {
+  it('is reset by the link that was sent', async () => {
     const bench = await openBench(browser);
     const email = anAddress();
     await claimed(bench, email);

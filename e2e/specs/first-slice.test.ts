@@ -11,7 +11,7 @@ afterAll(async () => {
 });
 
 describe('a carpenter at the bench', () => {
-  it('types an entry, reads it on the tape, finds it after a reload, writes it anew and undoes that', async () => {
+  it('types an entry, reads it on the tape, finds it after a reload, edits it and undoes that', async () => {
     const bench = await openBench(browser);
     await bench.type(`9'-7 1/4" + 2' 9 3/8"`);
     expect(await bench.reading()).toBe('12′ 4 5⁄8″');

@@ -70,7 +70,7 @@ describe('the scale rule', () => {
     expect(await bench.text('[data-test=scale-strip] .problem')).toContain('same on paper and on site');
     await bench.clear();
     await bench.kept();
-    // It is in hand still after the page was loaded anew, on the side it was.
+    // It is in hand still after the page was loaded again, on the side it was.
     await bench.goto();
     await bench.type(`16'`);
     await otherSide(bench, 'on paper', '4″');

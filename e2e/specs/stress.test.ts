@@ -73,7 +73,7 @@ describe('what was acknowledged', () => {
     await server.stop();
   });
 
-  it('is there once after the database was started anew under load, with two servers on it', async () => {
+  it('is there once after the database was restarted under load, with two servers on it', async () => {
     const servers = [await serve(), await serve()] as const;
     const devices = servers.map(({ port }) => new SendingDevice(() => `http://127.0.0.1:${port}`));
     for (const device of devices) await device.begin();

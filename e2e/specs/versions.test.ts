@@ -42,7 +42,7 @@ afterAll(async () => {
 const rewrite = (file: string, change: (text: string) => string) =>
   writeFileSync(join(root, file), change(readFileSync(join(root, file), 'utf8')));
 
-/** The same application under another name, and the server that has it started anew. */
+/** The same application under another name, and the server that has it restarted. */
 async function renew(name: string, change: (page: string) => string = (page) => page): Promise<void> {
   const { port } = server;
   await server.stop();

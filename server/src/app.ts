@@ -45,7 +45,7 @@ export interface AppParts {
   readonly limits: Limits;
 }
 
-/** Pages and answers are made anew each time, and are small. */
+/** Pages and answers are made again each time, and are small. */
 const ANSWER_QUALITY = 1;
 
 /** The whole application without a port, so that tests can call it. */

@@ -119,11 +119,11 @@ export async function restore(url, file) {
     const done = asOwner(join(bin, 'psql'), [...options, address], { env, stdio: [whole, 'ignore', 'pipe'] });
     closeSync(whole);
     if (!done.ok) throw new Plain(`The backup could not be restored; nothing was changed:\n${done.stderr}`);
-    // Servers that are running connect anew: what their connections knew of the tables is true no more.
+    // Servers that are running reconnect: what their connections knew of the tables is true no more.
     const others = `select pg_terminate_backend(pid) from pg_stat_activity
       where datname = current_database() and backend_type = 'client backend' and pid <> pg_backend_pid()`;
     const ended = asOwner(join(bin, 'psql'), ['-X', '-q', '-c', others, address], { env });
-    if (!ended.ok) throw new Plain(`It was restored, but running servers have to be started anew:\n${ended.stderr}`);
+    if (!ended.ok) throw new Plain(`It was restored, but running servers have to be restarted:\n${ended.stderr}`);
   } finally {
     closeSync(input);
     closeSync(script);

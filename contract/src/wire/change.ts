@@ -55,7 +55,7 @@ export const changeWire = z.discriminatedUnion('kind', [
     words: lineKindWire.exclude(['worked']),
     ...lineContent,
   }),
-  /** A line written anew, as it was seen at `base`. */
+  /** A line edited, as it was seen at `base`. */
   z.strictObject({ id: idWire, kind: z.literal('line.edit'), lineId: idWire, base: baseWire, ...lineContent }),
   z.strictObject({ id: idWire, kind: z.literal('line.delete'), lineId: idWire, base: baseWire }),
   /** Takes a deletion back. */

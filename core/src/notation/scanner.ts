@@ -57,7 +57,7 @@ export function scan(source: string, options: ScanOptions = {}): T.TokenTable {
   return scanInto(T.makeTable(source.length), source, options);
 }
 
-/** As `scan`, into a table with room enough that was used before: making five columns anew costs as much as the scanning. */
+/** As `scan`, into a table with room enough that was used before: making five columns again costs as much as the scanning. */
 export function scanInto(table: T.TokenTable, source: string, options: ScanOptions): T.TokenTable {
   table.source = source;
   table.count = 0;

@@ -22,7 +22,7 @@ describe('entries one after the other', () => {
     ]);
   });
 
-  it('keep marks, post to them, and keep them anew', () => {
+  it('keep marks, post to them, and keep them again', () => {
     expect(run(`rail = 4' 2"`, 'rail += 2"', 'rail -= 1/2"', 'RAIL * 2', `rail = rail + 1'`, 'rail')).toEqual([
       '4′ 2″',
       '4′ 4″',

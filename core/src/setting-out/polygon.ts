@@ -27,7 +27,7 @@ export const POLYGON: Solver = {
       id: 'turn',
       title: 'Saw turned by',
       kind: 'angle',
-      orNothing: true,
+      mayBeZero: true,
       given: false,
       reads: 'degrees',
       besides: true,
@@ -36,7 +36,7 @@ export const POLYGON: Solver = {
   ],
   asks: [
     { id: 'plate', title: 'Width of a plate', kind: 'length', given: true },
-    { id: 'lean', title: 'Lean of the sides', kind: 'angle', orNothing: true, given: true },
+    { id: 'lean', title: 'Lean of the sides', kind: 'angle', mayBeZero: true, given: true },
   ],
   rules: [
     { gives: 'side', from: ['sides', 'flats'], entry: `{flats} * tan${HALF_TURN}` },

@@ -23,8 +23,8 @@ export const SLOPED: Check = { from: ['pitch'], entry: '{pitch.angle} < 90°', c
 
 /** The board at the ridge, and what hangs over the plate. */
 export const ENDS: readonly Field[] = [
-  { id: 'ridge', title: 'Thickness of the ridge', kind: 'length', orNothing: true, given: true, otherwise: NOTHING },
-  { id: 'overhang', title: 'Overhang, on the level', kind: 'length', orNothing: true, given: true, otherwise: NOTHING },
+  { id: 'ridge', title: 'Thickness of the ridge', kind: 'length', mayBeZero: true, given: true, otherwise: NOTHING },
+  { id: 'overhang', title: 'Overhang, on the level', kind: 'length', mayBeZero: true, given: true, otherwise: NOTHING },
 ];
 /** How deep a notch may be cut: the user's own number. */
 export const NOTCH: Field = {
@@ -55,9 +55,9 @@ export const RAFTER: Solver = {
     { id: 'span', title: 'Span, plate to plate', kind: 'length', given: true },
     ...ROOF,
     { id: 'length', title: 'Along the slope, to the middle', kind: 'length', given: true },
-    { id: 'off', title: 'Off for half the ridge', kind: 'length', orNothing: true, given: false },
+    { id: 'off', title: 'Off for half the ridge', kind: 'length', mayBeZero: true, given: false },
     { id: 'cut', title: 'Plate to ridge, cut', kind: 'length', given: false },
-    { id: 'tail', title: 'Tail, along the slope', kind: 'length', orNothing: true, given: false },
+    { id: 'tail', title: 'Tail, along the slope', kind: 'length', mayBeZero: true, given: false },
     { id: 'whole', title: 'Tip to ridge, cut', kind: 'length', given: false },
     { id: 'plumb', title: 'Plumb cut, from square', kind: 'angle', given: false, reads: 'degrees' },
     { id: 'level', title: 'Level cut, from square', kind: 'angle', given: false, reads: 'degrees' },

@@ -181,7 +181,7 @@ function readGiven(field: Field, entry: string, options: ReckonOptions): Known |
     };
   }
   if (isTooLittle(field, quantity))
-    return { issue: makeShapeIssue(field.orNothing ? 'shape.below' : 'shape.nothing', span, { field: field.title }) };
+    return { issue: makeShapeIssue(field.mayBeZero ? 'shape.below' : 'shape.nothing', span, { field: field.title }) };
   if (field.kind === 'count' && !(quantity.value.kind === 'rational' && isWhole(quantity.value)))
     return { issue: makeShapeIssue('shape.whole', span, { field: field.title }) };
   if (field.kind === 'pitch' && isBareSlope(written, quantity)) return { issue: whichSlope(field, written, options) };
@@ -237,9 +237,9 @@ function whichSlope({ title }: Field, written: string, { style = DEFAULT_STYLE }
   return makeShapeIssue('shape.slope', { start: 0, end: written.length }, { field: title, number: tight }, fixes);
 }
 
-function isTooLittle({ orNothing }: Field, { value }: Quantity): boolean {
+function isTooLittle({ mayBeZero }: Field, { value }: Quantity): boolean {
   const sign = signOfValue(value);
-  return orNothing === true ? sign < 0 : sign <= 0;
+  return mayBeZero === true ? sign < 0 : sign <= 0;
 }
 
 /** The fields that follow from others, by the rules alone. */

@@ -25,7 +25,7 @@ export interface Field {
   /** It can be given; without it the field is an answer alone. */
   readonly given: boolean;
   /** It may be nothing: a waste, a build-up that is not there. Below nothing is no size. */
-  readonly orNothing?: true;
+  readonly mayBeZero?: true;
   /** An answer that there is only where more than the shape itself was given. */
   readonly besides?: true;
   /** What holds where it is left empty: a limit that the user may have another opinion on. */

@@ -84,7 +84,7 @@ export const FIXED_CENTRES: Solver = {
     { id: 'length', title: 'Length', kind: 'length', given: true },
     { id: 'width', title: 'Member', kind: 'length', given: true },
     { id: 'centres', title: 'Centre to centre', kind: 'length', given: true },
-    { id: 'ends', title: 'Gap at each end', kind: 'length', orNothing: true, given: true },
+    { id: 'ends', title: 'Gap at each end', kind: 'length', mayBeZero: true, given: true },
     { id: 'count', title: 'Members', kind: 'count', given: true },
     { id: 'gap', title: 'Gap between members', kind: 'length', given: false },
   ],

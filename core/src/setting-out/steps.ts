@@ -32,8 +32,8 @@ export const STEPS: Solver = {
   ],
   asks: [
     { id: 'structure', title: 'Between the bare floors', kind: 'length', given: true },
-    { id: 'above', title: 'Build-up above', kind: 'length', orNothing: true, given: true },
-    { id: 'below', title: 'Build-up below', kind: 'length', orNothing: true, given: true },
+    { id: 'above', title: 'Build-up above', kind: 'length', mayBeZero: true, given: true },
+    { id: 'below', title: 'Build-up below', kind: 'length', mayBeZero: true, given: true },
     { id: 'tread', title: 'Thickness of a tread', kind: 'length', given: true },
     { id: 'floor', title: 'Floor above, all of its thickness', kind: 'length', given: true },
     {

@@ -75,7 +75,7 @@ describe('the columns', () => {
     expect(columns.run(slot)).toBe(LEFT_TO_THE_TREE);
   });
 
-  it('keep every program while others are written anew ten thousand times', () => {
+  it('keep every program while others are edited ten thousand times', () => {
     const columns = columnsWith([5, 1, 0]);
     const slots = Array.from({ length: 200 }, () => columns.take());
     for (let round = 0; round < 50; round += 1)

@@ -145,7 +145,7 @@ describe('changes one by one', () => {
     away: fc.boolean(),
   });
 
-  it('come to the same as working everything out anew', () => {
+  it('come to the same as working everything out again', () => {
     fc.assert(
       fc.property(fc.array(step, { minLength: 1, maxLength: 40 }), (steps) => {
         const slate = new Slate();
@@ -153,15 +153,15 @@ describe('changes one by one', () => {
           if (away) slate.remove(`line-${number}`);
           else slate.put(aLine(number, text, place * 100 + number));
         }
-        const anew = new Slate();
-        anew.load(slate.lines().map(({ line }) => line));
+        const fresh = new Slate();
+        fresh.load(slate.lines().map(({ line }) => line));
         const circular = (one: Slate) =>
           one.lines().some(({ result }) => !result.ok && result.issue.code === 'line.circle');
         // Which line of a circle is refused depends on which was touched last.
-        expect(circular(slate)).toBe(circular(anew));
+        expect(circular(slate)).toBe(circular(fresh));
         if (circular(slate)) return;
         slate.lines().forEach((worked, index) => {
-          const other = anew.lines()[index];
+          const other = fresh.lines()[index];
           expect(other && sameResult(worked.result, other.result), worked.line.source).toBe(true);
         });
       }),

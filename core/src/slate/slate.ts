@@ -334,7 +334,7 @@ export class Slate {
   }
 
   /**
-   * Links what is stale anew and works it out. Lines on a circle are refused, one after the other, until none is left:
+   * Links what is stale again and works it out. Lines on a circle are refused, one after the other, until none is left:
    * the line that was touched if the circle runs through it, else the first met.
    */
   #settle(stale: Set<SlateNode>, touched?: LineNode): readonly string[] {

@@ -37,7 +37,7 @@ describe('the ledger of a mark', () => {
     expect(ledger?.users.map(({ number }) => number)).toEqual([4, 6]);
   });
 
-  it('begins anew where the mark was written over, and keeps the old values', () => {
+  it('begins again where the mark was written over, and keeps the old values', () => {
     const ledger = ledgerOf(
       aSlate(`a1 = 1'`, 'a1 += 1"', `a1 = 2'`, 'a1 += 3"', `a1 = 4'`, 'a1 -= 1"'),
       'a1',

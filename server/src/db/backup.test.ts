@@ -72,7 +72,7 @@ describe('a backup', () => {
     await send(aLine(3));
     await test.database.pool.query(`update job set title = 'Wrong'`);
     await tool.restore(test.url, file);
-    // A running server connects anew by itself.
+    // A running server reconnects by itself.
     while ((await browser.get('/api/ready')).status !== 200);
     const after = (await browser.get(`/api/jobs/${jobId}`).expect(200)).body as typeof before;
     // In another history, so that devices that know more send it again.

@@ -42,7 +42,7 @@ export function openDatabase(
   { isPooled = false }: { readonly isPooled?: boolean } = {},
 ): OpenDatabase {
   const ofSession = {
-    // What is asked with every touch is planned once, and anew when PostgreSQL has counted the tables again.
+    // What is asked with every touch is planned once, and again when PostgreSQL has counted the tables again.
     options: Object.entries(SESSION)
       .map(([name, value]) => `-c ${name}=${value}`)
       .join(' '),

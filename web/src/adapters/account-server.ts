@@ -19,7 +19,7 @@ import {
   type OwnAccountWire,
 } from '@sprell/contract';
 import { call } from './api-client.ts';
-import { asSomebody } from './job-server.ts';
+import { withAccount } from './job-server.ts';
 import { localStore } from './local/local-store-loader.ts';
 import { remember } from './local-memory.ts';
 
@@ -34,10 +34,10 @@ async function entered(account: Promise<AccountWire & { readonly key?: string | 
   return { id, email };
 }
 
-export const show = () => asSomebody(() => call(showAccount, {}));
+export const show = () => withAccount(() => call(showAccount, {}));
 /** Where a letter went first, this browser is a guest's as before. */
 export async function claim(email: string, password: string): Promise<OwnAccountWire> {
-  const account = await asSomebody(() => call(claimAccount, {}, { email, password }));
+  const account = await withAccount(() => call(claimAccount, {}, { email, password }));
   return account.email === null ? account : { ...(await entered(Promise.resolve(account))), waitsFor: null };
 }
 export const confirm = (token: string, password?: string) =>
@@ -45,13 +45,13 @@ export const confirm = (token: string, password?: string) =>
 export const enter = (email: string, password: string) => entered(call(signIn, {}, { email, password }));
 export const leave = (everywhere: boolean) => call(signOut, {}, { everywhere });
 export const newPassword = (current: string, password: string) => call(changePassword, {}, { current, password });
-export const makeCode = () => asSomebody(() => call(makeDeviceCode, {}, {}));
+export const makeCode = () => withAccount(() => call(makeDeviceCode, {}, {}));
 export const enterByCode = (code: string) => entered(call(useDeviceCode, {}, { code }));
 export const forgot = (email: string) => call(askReset, {}, { email });
 export const reset = (token: string, password: string) => entered(call(useReset, {}, { token, password }));
 
-export const members = (jobId: string) => asSomebody(() => call(listMembers, { jobId }));
-export const inviteTo = (jobId: string, role: 'read' | 'edit') => asSomebody(() => call(invite, { jobId }, { role }));
+export const members = (jobId: string) => withAccount(() => call(listMembers, { jobId }));
+export const inviteTo = (jobId: string, role: 'read' | 'edit') => withAccount(() => call(invite, { jobId }, { role }));
 export const withdraw = (jobId: string) => call(withdrawInvitations, { jobId });
 export const remove = (jobId: string, accountId: string) => call(removeMember, { jobId, accountId });
-export const accept = (token: string) => asSomebody(() => call(acceptInvitation, {}, { token }));
+export const accept = (token: string) => withAccount(() => call(acceptInvitation, {}, { token }));

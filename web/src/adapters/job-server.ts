@@ -9,10 +9,10 @@ import { localStore } from './local/local-store-loader.ts';
 import { remember, remembered } from './local-memory.ts';
 import { RequestFailure } from './request-failure.ts';
 
-export const list = () => asSomebody(async () => takeEntered('jobs') ?? call(listJobs, {}));
+export const list = () => withAccount(async () => takeEntered('jobs') ?? call(listJobs, {}));
 export const open = (jobId: string) =>
-  asSomebody(async () => (entered?.first?.id === jobId && takeEntered('first')) || call(openJob, { jobId }));
-export const since = (jobId: string, revision: number) => asSomebody(() => call(jobSince, { jobId, revision }));
+  withAccount(async () => (entered?.first?.id === jobId && takeEntered('first')) || call(openJob, { jobId }));
+export const since = (jobId: string, revision: number) => withAccount(() => call(jobSince, { jobId, revision }));
 
 const LISTEN_AGAIN_AFTER = 5000;
 
@@ -44,7 +44,7 @@ export function listen(jobId: string, changed: (revision: number) => void): () =
 /** @param history the one of the job that the changes were made in, where it is known */
 export const send = (jobId: string, changes: Change[], history?: string) => {
   entered = undefined;
-  return asSomebody(() => call(sendChanges, { jobId }, history === undefined ? { changes } : { changes, history }));
+  return withAccount(() => call(sendChanges, { jobId }, history === undefined ? { changes } : { changes, history }));
 };
 
 /** What came with the account, for a browser that had nothing: each is used once, instead of a question of its own. */
@@ -73,7 +73,7 @@ const GUEST = 'guest';
  * another: what it holds belongs to that one. A guest whose cookie was lost, as when the browser is killed, comes back by
  * its key; anybody else waits until somebody signs in.
  */
-export async function asSomebody<T>(ask: () => Promise<T>): Promise<T> {
+export async function withAccount<T>(ask: () => Promise<T>): Promise<T> {
   if (remembered('account') === undefined) await becomeGuest();
   try {
     return await ask();

@@ -582,7 +582,7 @@ describe('how the job reads', () => {
     expect(server.reading.length).toBe('ft-in');
   });
 
-  it('goes back to the job where the job is told anew', async () => {
+  it('goes back to the job where the job is told again', async () => {
     const { job } = await openPage();
     job.reading.setForAll({ length: 'mm', finest: 8 });
     job.reading.set({ length: 'in' });

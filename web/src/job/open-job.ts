@@ -53,10 +53,10 @@ export class OpenJob {
     this.ground = new Ground(device, holder, (what) => {
       way.write(what);
     });
-    const saidNow = (id: string) => this.slate.saidNow(id) ?? this.things.saidNow(id);
+    const contentNow = (id: string) => this.slate.contentNow(id) ?? this.things.contentNow(id);
     const { memory } = device;
     const { ground } = this;
-    this.undoLog = new UndoLog({ holder, memory, isReader: () => ground.isReader }, saidNow);
+    this.undoLog = new UndoLog({ holder, memory, isReader: () => ground.isReader }, contentNow);
     this.things = new JobThings(ground, this.undoLog, (kind) => {
       if (kind === 'mark') this.slate.followMarks();
     });

@@ -12,7 +12,7 @@ const LONGEST = 100;
 
 /**
  * The place above a line, or at the foot. Where there is none, since two devices that were apart gave one to two lines, or
- * where it would be long, after a thousand lines went in at one spot, the lines around get places anew: as few as will do.
+ * where it would be long, after a thousand lines went in at one spot, the lines around get new places: as few as will do.
  */
 export function placeAt(rows: readonly SlateRow[], beforeId: string | undefined): Place {
   const index = rows.findIndex(({ line }) => line.id === beforeId);

@@ -11,7 +11,7 @@ const aLine = (n: number, position: string, deleted = false): LineWire => ({
 const rowOf = (line: LineWire): SlateRow => ({ kind: 'note', line, words: line.note });
 
 describe('rows in their order', () => {
-  it('are those of a list that is sorted anew each time, whatever changes', () => {
+  it('are those of a list that is sorted again each time, whatever changes', () => {
     const step = fc.record({
       n: fc.nat(30),
       position: fc.constantFrom('a0', 'a1', 'a2', 'b0', 'b1', 'c'),

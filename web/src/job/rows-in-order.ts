@@ -2,7 +2,7 @@ import { comparePlaces, type LineWire } from '@sprell/contract';
 import type { SlateRow } from './slate-row.ts';
 
 /**
- * The rows of a slate in their order. Only those of lines that changed are made anew and put in their place: of a job of
+ * The rows of a slate in their order. Only those of lines that changed are made again and put in their place: of a job of
  * twenty thousand lines one that lands costs as much as of a short one, but for a copy of the list.
  */
 export class RowsInOrder {

@@ -60,9 +60,9 @@ describe('the keeper of the slate', () => {
     await Promise.resolve().then(() => undefined);
     await vi.waitFor(() => expect(reading(keeper, 2)).toBe('5 13⁄16″'));
     expect(changed).toHaveLength(400);
-    const anew = new Slate();
-    anew.load([aLine(1, `2'`), ...heavy.slice(1)]);
-    expect(keeper.slate.lineNumbered(400)?.result).toEqual(anew.lineNumbered(400)?.result);
+    const fresh = new Slate();
+    fresh.load([aLine(1, `2'`), ...heavy.slice(1)]);
+    expect(keeper.slate.lineNumbered(400)?.result).toEqual(fresh.lineNumbered(400)?.result);
   });
 
   it('works out at once what the worker is still at, where a value is to be written down', async () => {
@@ -72,12 +72,12 @@ describe('the keeper of the slate', () => {
     keeper.put(aLine(1, `3'`));
     keeper.catchUp();
     expect(reading(keeper, 2)).toBe('8 3⁄16″');
-    const anew = new Slate();
-    anew.load([aLine(1, `3'`), ...heavy.slice(1)]);
-    expect(keeper.slate.lineNumbered(400)?.result).toEqual(anew.lineNumbered(400)?.result);
+    const fresh = new Slate();
+    fresh.load([aLine(1, `3'`), ...heavy.slice(1)]);
+    expect(keeper.slate.lineNumbered(400)?.result).toEqual(fresh.lineNumbered(400)?.result);
     // The worker's answer comes after that, and says the same.
     await vi.waitFor(() => expect(reading(keeper, 2)).toBe('8 3⁄16″'));
-    expect(keeper.slate.lineNumbered(400)?.result).toEqual(anew.lineNumbered(400)?.result);
+    expect(keeper.slate.lineNumbered(400)?.result).toEqual(fresh.lineNumbered(400)?.result);
   });
 
   it('asks the worker once for all that changes while it is busy, however many lines that are', async () => {

@@ -173,7 +173,7 @@ export class SlateLines {
   }
 
   /** What undoing compares: a place on the slate may be another by now, and a number is the server's. */
-  saidNow(id: string): string | undefined {
+  contentNow(id: string): string | undefined {
     const line = this.#lines.get(id);
     return line && fingerprint(JSON.stringify([line.deleted, line.source, line.label, line.note]));
   }

@@ -242,7 +242,7 @@ export class JobThings {
   }
 
   /** What a thing says, to be compared. */
-  saidNow(id: string): string | undefined {
+  contentNow(id: string): string | undefined {
     const thing = this.find(id)?.thing;
     if (!thing) return undefined;
     const { id: _id, revision: _revision, position: _position, ...said } = thing;

@@ -13,14 +13,14 @@ interface JobWithSteps {
 export class UndoLog {
   readonly #job: JobWithSteps;
   /** What a line or thing says, to be compared; undefined for one that there is not. */
-  readonly #saidNow: (id: string) => string | undefined;
+  readonly #contentNow: (id: string) => string | undefined;
   readonly #shown: Cell<{ readonly says: string | undefined; readonly canRedo: boolean }>;
   #undo: UndoStack;
   #redo: UndoStack;
 
-  constructor(job: JobWithSteps, saidNow: (id: string) => string | undefined) {
+  constructor(job: JobWithSteps, contentNow: (id: string) => string | undefined) {
     this.#job = job;
-    this.#saidNow = saidNow;
+    this.#contentNow = contentNow;
     this.#shown = job.holder.cell<{ says: string | undefined; canRedo: boolean }>({ says: undefined, canRedo: false });
     this.#undo = new UndoStack('none', job.memory);
     this.#redo = new UndoStack('none', job.memory, 'redo');
@@ -45,7 +45,7 @@ export class UndoLog {
 
   push(step: Inverse): void {
     if (this.#job.isReader()) return;
-    this.#undo.push(step, this.#saidNow);
+    this.#undo.push(step, this.#contentNow);
     // What was taken back before is not on the way that was gone on from here.
     this.#redo.clear();
     this.#show();
@@ -63,8 +63,8 @@ export class UndoLog {
     const [from, to] = where === 'back' ? [this.#undo, this.#redo] : [this.#redo, this.#undo];
     to.see();
     const done = from.pop();
-    const again = done && take(done.step, changedSince(done, this.#saidNow));
-    if (again) to.push(again, this.#saidNow);
+    const again = done && take(done.step, changedSince(done, this.#contentNow));
+    if (again) to.push(again, this.#contentNow);
     this.#show();
   }
 

@@ -47,8 +47,8 @@ export interface Done {
 export const fingerprint = (text: string): string => v5(text, v5.URL).slice(0, 18);
 
 /** Lines and things that somebody else changed since the step was done. */
-export function changedSince({ said }: Done, saidNow: (id: string) => string | undefined): ReadonlySet<string> {
-  return new Set(Object.keys(said).filter((id) => said[id] !== undefined && said[id] !== saidNow(id)));
+export function changedSince({ said }: Done, contentNow: (id: string) => string | undefined): ReadonlySet<string> {
+  return new Set(Object.keys(said).filter((id) => said[id] !== undefined && said[id] !== contentNow(id)));
 }
 
 const LIMIT = 200;
@@ -87,17 +87,17 @@ export class UndoStack {
   }
 
   /**
-   * @param saidNow what a line or thing says. It is asked when the change that the step takes back is done: before the
+   * @param contentNow what a line or thing says. It is asked when the change that the step takes back is done: before the
    *   next step, and at the end of this task at the latest
    */
-  push(step: Inverse, saidNow: (id: string) => string | undefined): void {
+  push(step: Inverse, contentNow: (id: string) => string | undefined): void {
     this.#look?.();
     const done = { step, said: {} as Said };
     this.#keep([...this.#steps, done].slice(-LIMIT));
     const look = () => {
       if (this.#look !== look) return;
       this.#look = undefined;
-      done.said = Object.fromEntries(subjects(step).map((id) => [id, saidNow(id)]));
+      done.said = Object.fromEntries(subjects(step).map((id) => [id, contentNow(id)]));
       this.#memory.remember(this.#key, this.#steps);
     };
     this.#look = look;

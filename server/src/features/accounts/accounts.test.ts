@@ -259,7 +259,7 @@ describe('a code for another device', () => {
 });
 
 describe('a forgotten password', () => {
-  it('is set anew by a link that goes to the address, is good once, and ends every session', async () => {
+  it('is reset by a link that goes to the address, is good once, and ends every session', async () => {
     const { browser, email } = await claimed(test);
     await test.browser().post('/api/account/reset').send({ email }).expect(200);
     const token = await resetToken(email);

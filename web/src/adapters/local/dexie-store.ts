@@ -383,7 +383,7 @@ export class DexieStore implements LocalStore {
     return this.#tables.transaction('rw', [jobs, lines, things, packs, outbox, refusals], async () => {
       await packs.delete(jobId);
       const waiting = await this.#waiting(jobId, undefined);
-      // What the server never had goes; what it has is read anew, all of it.
+      // What the server never had goes; what it has is read again, all of it.
       for (const table of this.#tables.held)
         await table
           .where({ jobId })

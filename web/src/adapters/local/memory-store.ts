@@ -179,7 +179,7 @@ export class MemoryStore implements LocalStore {
   refuse(jobId: string, code: KeptRefusal['code']): Promise<void> {
     for (const change of this.#waiting(jobId)) this.#refusals.set(change.id, refusalOf(jobId, change, code));
     this.#outbox = this.#outbox.filter((one) => one.jobId !== jobId);
-    // What the server never had goes; what it has is read anew, all of it.
+    // What the server never had goes; what it has is read again, all of it.
     this.#keepOnly(jobId, ({ revision }) => revision > 0);
     const shelf = this.#jobs.get(jobId);
     if (shelf) this.#jobs.set(jobId, { ...shelf, head: { ...shelf.head, revision: 0 } });

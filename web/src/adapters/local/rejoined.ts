@@ -12,7 +12,16 @@ import {
 } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import type { Batch, JobHead, KeptConflict, KeptRefusal, LocalJob, Own, Settlement } from './local-store.ts';
-import { adoptedHead, chainsOf, changeSubject, refusalOf, sameWords, saysTheSame, writtenBy } from './settled.ts';
+import {
+  adoptedHead,
+  cameAlong,
+  chainsOf,
+  changeSubject,
+  refusalOf,
+  sameWords,
+  saysTheSame,
+  writtenBy,
+} from './settled.ts';
 
 /** A job as this device has it after the server put it back from a backup, or lost it: with what is to be sent again. */
 export interface Rejoined {
@@ -70,15 +79,18 @@ export function rejoined(
   const { head } = ours;
   const begin: readonly Change[] =
     told === undefined ? [{ id: uuidv7(), kind: 'job.add', title: head.title, reading: head.reading }] : [];
+  const ofThings = things.flatMap(([kind, met]) =>
+    [...met.values()].flatMap(({ is, was, sends }) => (sends ? thingAgain(kind, is, was) : [])),
+  );
   const changes = [
     ...begin,
     ...ours.waiting.filter(({ kind }) => kind === 'job.reading'),
+    // Marks come before the lines that name them, which no other device is then shown without.
+    ...ofThings.filter(cameAlong),
     ...[...lines.values()]
       .sort(({ is: a }, { is: b }) => (a.number ?? 0) - (b.number ?? 0))
       .flatMap((met) => (met.sends ? lineAgain(met.is, met.was) : [])),
-    ...things.flatMap(([kind, met]) =>
-      [...met.values()].flatMap(({ is, was, sends }) => (sends ? thingAgain(kind, is, was) : [])),
-    ),
+    ...ofThings.filter((change) => !cameAlong(change)),
   ];
   const conflicts = [...[...lines.values()].flatMap(({ apart }) => apart ?? []), ...besides(ours, lines)].map(
     (mine) => {

@@ -8,7 +8,7 @@ defineProps<{
   hasStick: boolean;
   /** Every mark stands in the place of the slate. */
   laidOut: boolean;
-  /** A line of the slate is written anew; where room is short, in the place of the entry. */
+  /** A line of the slate is edited; where room is short, in the place of the entry. */
   editing: boolean;
   /** The slate itself is worked on, and where room is short has all of it. */
   busy: boolean;
@@ -183,7 +183,7 @@ defineProps<{
   :slotted(.reading) {
     overflow-y: visible;
   }
-  /* A line written anew takes the room of the entry that rests. */
+  /* A line edited takes the room of the entry that rests. */
   /* Where every mark stands, the other ways to say the reading give them their room. */
   .laid-out :deep(.reading .tape),
   .laid-out :deep(.reading .also) {

@@ -21,7 +21,7 @@ const emit = defineEmits<{ seen: [] }>();
         another name.
       </template>
       <template v-else>
-        The mark <b>{{ name }}</b> was stored anew on two devices: here in #{{ numberOf(mine) }}, elsewhere in #{{
+        The mark <b>{{ name }}</b> was stored again on two devices: here in #{{ numberOf(mine) }}, elsewhere in #{{
           numberOf(theirs)
         }}. It has the size that the lower of the two lines says: take the other off, or change it.
       </template>

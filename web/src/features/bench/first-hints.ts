@@ -11,7 +11,7 @@ export const HINTS: readonly { readonly key: Hint; readonly says: string }[] = [
   { key: 'use', says: 'Touch the figure of a line to use it in the entry.' },
   { key: 'finest', says: 'Under the reading: to which mark it is rounded. Touch to change it.' },
   { key: 'keep', says: 'keep puts a result on the story stick, by a short name.' },
-  { key: 'anew', says: 'Touch the words of a line to write it anew; all that uses it follows.' },
+  { key: 'anew', says: 'Touch the words of a line to edit it; all that uses it follows.' },
 ];
 
 /** What the hints can speak of now; what was done by itself needs none. */

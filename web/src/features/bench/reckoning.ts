@@ -5,7 +5,7 @@ import { useJob } from '../../live/use-jobs.ts';
 import { withReading } from './reading/reading-change.ts';
 import { usedBy, type Used } from './used.ts';
 
-/** What the bench shows as worked out: the entry, the line being written anew before it, and the last line at rest. */
+/** What the bench shows as worked out: the entry, the line being edited before it, and the last line at rest. */
 export function useReckoning(entry: Ref<string>) {
   const job = useJob();
   /** How the reading of the entry in hand is to differ from the job's. */
@@ -33,7 +33,7 @@ export function useReckoning(entry: Ref<string>) {
   const reckoned = computed(() => {
     return entry.value.trim() === '' ? undefined : reckon(entry.value, options());
   });
-  /** The line of the slate that is being written anew, worked out. */
+  /** The line of the slate that is being edited, worked out. */
   const redrafted = shallowRef<Reckoned>();
   watch(redrafted, (now, before) => {
     if ((now === undefined) !== (before === undefined)) dropChange();

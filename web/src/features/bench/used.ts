@@ -10,7 +10,7 @@ export interface Used {
  * What an entry uses.
  * @param numbers of the lines, in the order they stand
  * @param before what it used before its last change, which is given back for as long as it is the same: the slate is then
- * not drawn anew at every key
+ * not redrawn at every key
  */
 export function usedBy(entry: Entry | undefined, numbers: readonly number[], before: Used | undefined): Used {
   const references = referencesOf(entry);

@@ -134,7 +134,7 @@ function putOnSlate(): void {
       <PlainButton leading :disabled="onSite?.ok !== true" data-test="runs-to-slate" @click="putOnSlate"
         >Put on the slate</PlainButton
       >
-      <PlainButton @click="runs = []">Begin anew</PlainButton>
+      <PlainButton @click="runs = []">Start again</PlainButton>
     </div>
   </section>
 </template>

@@ -9,7 +9,7 @@ import { useJob } from '../../live/use-jobs.ts';
 import type { ScaleContent } from '../../job/index.ts';
 
 const props = defineProps<{
-  /** A scale to be written anew; undefined for a new one. */
+  /** A scale to be edited; undefined for a new one. */
   start: ScaleContent | undefined;
 }>();
 const emit = defineEmits<{ keep: [content: ScaleContent]; leave: [] }>();
@@ -75,7 +75,7 @@ function pick(event: Event): void {
 </script>
 
 <template>
-  <form class="form" :aria-label="start ? 'Write the scale anew' : 'A new scale'" @submit.prevent="keep">
+  <form class="form" :aria-label="start ? 'Edit the scale' : 'A new scale'" @submit.prevent="keep">
     <div class="kinds" role="radiogroup" aria-label="How the scale is told">
       <label v-for="[kind, words] in KINDS" :key="kind" :class="{ on: content.kind === kind }"
         ><input v-model="content.kind" type="radio" :value="kind" :data-test="`kind-${kind}`" />{{ words }}</label

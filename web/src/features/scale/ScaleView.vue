@@ -59,7 +59,7 @@ function write(scaleId: string, content: ScaleContent): void {
               <div class="words">
                 <SizeText class="title" :text="one.title" />
                 <SizeText v-if="one.title !== one.says" class="says" :text="one.says" />
-                <span v-if="!one.scale" class="problem">This scale does not work out; write it anew.</span>
+                <span v-if="!one.scale" class="problem">This scale does not work out; edit it.</span>
               </div>
               <div class="actions">
                 <PlainButton
@@ -73,7 +73,7 @@ function write(scaleId: string, content: ScaleContent): void {
                 <PlainButton v-else :disabled="!one.scale" data-test="take-scale" @click="job.scales.takeInHand(one.id)"
                   >Take in hand</PlainButton
                 >
-                <PlainButton data-test="edit-scale" @click="editing = one.id">Write anew</PlainButton>
+                <PlainButton data-test="edit-scale" @click="editing = one.id">Edit</PlainButton>
                 <PlainButton data-test="remove-scale" @click="job.scales.remove(one.id)">Take off</PlainButton>
               </div>
             </template>

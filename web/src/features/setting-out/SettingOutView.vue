@@ -171,7 +171,7 @@ const titleOf = (id: string) => fields.value.find((field) => field.id === id)?.t
             ><Printer :size="18" aria-hidden="true" /><span class="sr-only">On paper</span></PlainButton
           >
           <PlainButton v-if="before" data-test="go-back" @click="goBack">Back to what was here</PlainButton>
-          <PlainButton v-else :disabled="givens.length === 0" data-test="clear" @click="clear">Begin anew</PlainButton>
+          <PlainButton v-else :disabled="givens.length === 0" data-test="clear" @click="clear">Start again</PlainButton>
         </div>
         <KeepForm
           :opened

@@ -6,11 +6,11 @@ import SizeText from '../../ui/SizeText.vue';
 import { timeWords } from '../../ui/time-words.ts';
 import { ordered, type MarkOrder } from '../../parts/marks/mark-order.ts';
 import type { JobMark } from '../../job/index.ts';
-import type { LainMark } from '../../parts/marks/lain-mark.ts';
+import type { MarkOnRod } from '../../parts/marks/mark-on-rod.ts';
 
 const props = defineProps<{
   marks: readonly JobMark[];
-  rod: Rod<LainMark>;
+  rod: Rod<MarkOnRod>;
   style: ReadingStyle;
   chosen: string | undefined;
   noteOf: (mark: JobMark) => string;

@@ -4,11 +4,11 @@ import { computed, ref } from 'vue';
 import { ZoomIn, ZoomOut } from 'lucide-vue-next';
 import { crowdedStretch, stretchAround, type ReadingStyle, type Rod, type Stretch } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
-import type { LainMark } from '../../parts/marks/lain-mark.ts';
+import type { MarkOnRod } from '../../parts/marks/mark-on-rod.ts';
 import RodPicture from './RodPicture.vue';
 
 const props = defineProps<{
-  rod: Rod<LainMark>;
+  rod: Rod<MarkOnRod>;
   style: ReadingStyle;
   chosen: string | undefined;
   inHand: string | undefined;

@@ -7,10 +7,10 @@ import { computed, ref } from 'vue';
 import { useElementSize } from '@vueuse/core';
 import { readQuantity, spreadLabels, type ReadingStyle, type Rod, type Stretch } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
-import type { LainMark } from '../../parts/marks/lain-mark.ts';
+import type { MarkOnRod } from '../../parts/marks/mark-on-rod.ts';
 
 const props = defineProps<{
-  rod: Rod<LainMark>;
+  rod: Rod<MarkOnRod>;
   style: ReadingStyle;
   /** The part of the rod that is drawn: all of it where there is none. */
   stretch?: Stretch | undefined;
@@ -61,7 +61,7 @@ const labels = computed(() => {
   });
   return sides.flat();
 });
-const text = ({ mark, gap }: Rod<LainMark>['marks'][number]) =>
+const text = ({ mark, gap }: Rod<MarkOnRod>['marks'][number]) =>
   props.gaps ? (gap === undefined ? '' : `+${readQuantity(gap, props.style).text}`) : mark.reading;
 
 const bracket = computed(() => {

@@ -5,14 +5,14 @@ import { describeIssue, isMetric, readQuantity, rodOf, rodSheets, type SheetSize
 import PaperWays, { type PaperSize } from '../../ui/drawing/PaperWays.vue';
 import PrintDrawings from '../../ui/drawing/PrintDrawings.vue';
 import { useJob } from '../../live/use-jobs.ts';
-import { isLain } from '../../parts/marks/lain-mark.ts';
+import { isOnRod } from '../../parts/marks/mark-on-rod.ts';
 
 const job = useJob();
 const sheet = ref<SheetSize>('a4');
 const size = ref<PaperSize>('to-scale');
 const sheets = computed(() => {
   const printed = rodOf(
-    job.marks.list.filter(isLain).map((mark) => ({ ...mark, text: readQuantity(mark.quantity, job.style).text })),
+    job.marks.list.filter(isOnRod).map((mark) => ({ ...mark, text: readQuantity(mark.quantity, job.style).text })),
   );
   return rodSheets(printed, {
     sheet: sheet.value,

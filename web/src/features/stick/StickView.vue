@@ -13,7 +13,7 @@ import ScreenHead from '../../parts/head/ScreenHead.vue';
 import type { JobMark } from '../../job/index.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
 import { MarkStories } from '../../job/mark-story.ts';
-import { isLain } from '../../parts/marks/lain-mark.ts';
+import { isOnRod } from '../../parts/marks/mark-on-rod.ts';
 import MarkStoryPanel from './MarkStoryPanel.vue';
 import MarkTable from './MarkTable.vue';
 import RodAndGlass from './RodAndGlass.vue';
@@ -37,7 +37,7 @@ const gaps = ref(false);
 const order = ref<MarkOrder>(remembered<MarkOrder>('stick.order') ?? 'size');
 watch(order, (now) => remember('stick.order', now));
 
-const rod = computed(() => rodOf(job.marks.list.filter(isLain)));
+const rod = computed(() => rodOf(job.marks.list.filter(isOnRod)));
 const lengths = computed(() => new Set(rod.value.marks.map(({ mark }) => mark.name)));
 const others = computed(() => job.marks.list.filter(({ name }) => !lengths.value.has(name)));
 

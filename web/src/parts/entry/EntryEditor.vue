@@ -8,7 +8,7 @@ import type { Span } from '@sprell/core';
 import { behindPaint } from '../../ui/behind-paint.ts';
 import { sizeNode } from '../../ui/size-pieces.ts';
 import { backspace, figureAt, operator, operatorOf, type EntryText } from './edits.ts';
-import type { EntryEditorProps, WrittenSoFar } from './entry-editor.ts';
+import type { EntryEditorProps, WrittenSoFar } from './entry-line.ts';
 import { entryMarking, setFindings } from './entry-marking.ts';
 import { useHand, type EntryHandle } from './hand.ts';
 import { LateEditor } from './LateEditor.ts';
@@ -193,7 +193,7 @@ useResizeObserver(written, ([entry]) => {
   if (entry && host.value) host.value.style.height = `${entry.borderBoxSize[0]?.blockSize}px`;
 });
 
-/** Behind the frame that shows the reading: to mark the parts anew puts the cursor anew, and the page is laid out once more. */
+/** Behind the frame that shows the reading: to mark the parts again puts the cursor again, and the page is laid out once more. */
 function mark(): void {
   view?.dispatch({ effects: setFindings.of({ wrong: props.wrong, ghost: props.ghost }) });
   view?.keepCursor();

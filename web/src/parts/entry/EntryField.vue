@@ -27,7 +27,7 @@ const props = defineProps<{
   marks: readonly NamedMark[];
   hasLast: boolean;
   ownKeys: boolean;
-  /** Writing a line of the slate anew rather than a new one. */
+  /** Editing a line of the slate rather than writing a new one. */
   editing?: boolean;
 }>();
 const emit = defineEmits<{ land: []; cancel: []; recall: [by: -1 | 1]; clear: [] }>();

@@ -21,7 +21,7 @@ export class LateEditor extends EditorView {
   }
 
   /**
-   * Puts the browser's cursor where the editor has it. Parts that are marked anew right after the entry was gone to carry the
+   * Puts the browser's cursor where the editor has it. Parts that are marked again right after the entry was gone to carry the
    * browser's cursor to the front, and there the editor takes it for what it is itself about to mend, and lets it be: what
    * is typed next would stand in front of what is there.
    */

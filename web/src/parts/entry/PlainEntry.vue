@@ -5,7 +5,7 @@
  */
 import { onBeforeUnmount, onMounted, ref } from 'vue';
 import { backspace, insert, operator, operatorOf, type EntryText } from './edits.ts';
-import type { EntryEditorProps, WrittenSoFar } from './entry-editor.ts';
+import type { EntryEditorProps, WrittenSoFar } from './entry-line.ts';
 import { useHand, type EntryHandle } from './hand.ts';
 
 const props = defineProps<EntryEditorProps>();

@@ -143,7 +143,7 @@ describe('the entry', () => {
     expect(reckon(text.value).reading?.text).toBe('8′ 5″');
   });
 
-  it('can be left while a line is written anew', async () => {
+  it('can be left while a line is edited', async () => {
     const { field, press } = anEntry(`5'`, { editing: true });
     await press('Escape');
     expect(field.emitted('cancel')).toHaveLength(1);

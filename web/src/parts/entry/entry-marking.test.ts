@@ -26,7 +26,7 @@ const typed = (state: EditorState, insert: string, from = state.doc.length) =>
   state.update({ changes: { from, insert }, selection: { anchor: from + insert.length } }).state;
 
 describe('the marks of an entry', () => {
-  it('move along with the text, and what is typed at the end of a part belongs to it until they are made anew', () => {
+  it('move along with the text, and what is typed at the end of a part belongs to it until they are made again', () => {
     const before = anEntry(`5' 3/4`);
     expect(marked(before)).toEqual([`prime: '`, 'fraction: 3/4']);
     const letter = typed(before, '8');

@@ -34,7 +34,7 @@ class GhostWidget extends WidgetType {
   }
 }
 
-/** What is typed at the end of a part belongs to it until it is marked anew: so the page need not be told of it. */
+/** What is typed at the end of a part belongs to it until it is marked again: so the page need not be told of it. */
 const markOf = (name: string) => Decoration.mark({ class: name, inclusiveEnd: true });
 const ROLE_MARKS = new Map(
   ['label', 'fraction', 'prime', 'unit', 'function', 'name', 'word', 'line', 'operator'].map((role) => [
@@ -72,8 +72,8 @@ interface Marking {
 }
 
 /**
- * The marks of an entry. Where its text changes they move along with it, and are made anew when what the reader has to
- * say of it comes, behind the frame that shows the letter and its reading: another mark has the line made anew on the
+ * The marks of an entry. Where its text changes they move along with it, and are made again when what the reader has to
+ * say of it comes, behind the frame that shows the letter and its reading: another mark has the line made again on the
  * page, and the cursor put in it once more.
  */
 export const entryMarking = StateField.define<Marking>({

@@ -6,7 +6,7 @@ import type { EntryText } from './edits.ts';
 export interface EntryHandle {
   /** Changes the text, and puts the cursor where the change says. */
   apply(change: (entry: EntryText) => EntryText): void;
-  /** Lands the entry, or keeps the line being written anew. */
+  /** Lands the entry, or keeps the line being edited. */
   enter(): void;
   /** Takes the last change of the text back. @returns whether there was one */
   undo(): boolean;

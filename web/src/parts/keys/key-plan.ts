@@ -47,9 +47,9 @@ export const JOINS: readonly Key[] = [
 export const FEET_AND_INCHES: readonly Key[] = [prime('′', 'feet'), prime('″', 'inches')];
 export const METRIC_UNITS: readonly Key[] = [word('mm', 'millimetres'), word('cm', 'centimetres'), word('m', 'metres')];
 
-/** Beside the digits of a metric job: sizes in millimetres end in noughts, and waste is a part of a hundred. */
+/** Beside the digits of a metric job: sizes in millimetres end in zeros, and waste is a part of a hundred. */
 export const METRIC_SIDE: readonly Key[] = [
-  figure('00', 'double nought', 'mark'),
+  figure('00', 'double zero', 'mark'),
   { ...more('%', 'per cent'), kind: 'mark' },
 ];
 

@@ -13,7 +13,7 @@ export const SHORTCUTS: readonly { readonly keys: string; readonly about: string
     about: 'takes a change of the entry back; with an empty entry, the last change of the slate',
   },
   { keys: 'Ctrl Y', about: 'does again what was undone last on the slate' },
-  { keys: 'Esc', about: 'closes the suggestions; leaves a line that is being written anew' },
+  { keys: 'Esc', about: 'closes the suggestions; leaves a line that is being edited' },
   { keys: 'Alt ↑ ↓', about: 'on a line of the slate: moves it up or down' },
   { keys: '← →', about: 'on the drawn inch: the next division; Enter puts it in' },
   { keys: '?', about: 'shows these keys, while nothing is being written' },
@@ -21,7 +21,7 @@ export const SHORTCUTS: readonly { readonly keys: string; readonly about: string
 
 /** What a finger or the mouse does there. */
 export const TOUCHES: readonly { readonly where: string; readonly about: string }[] = [
-  { where: 'the words of a line', about: 'write it anew; all that uses it follows' },
+  { where: 'the words of a line', about: 'edit it; all that uses it follows' },
   { where: 'the figure of a line', about: 'use it in the entry; the same goes for a mark of the story stick' },
   { where: 'the dots of a line', about: 'its note, insert above, move, use its whole entry, take it off' },
   { where: 'the drawn inch', about: 'puts a fraction in; dragged, it snaps and shows the fraction large' },

@@ -1,7 +1,7 @@
 import { computed, type ComputedRef } from 'vue';
 import { readQuantity, rodOf, type ReadingStyle, type Rod } from '@sprell/core';
 import type { JobMark } from '../../job/index.ts';
-import { isLain, type LainMark } from './lain-mark.ts';
+import { isOnRod, type MarkOnRod } from './mark-on-rod.ts';
 import { ordered, type MarkOrder } from './mark-order.ts';
 
 /** What the pictures of the stick on the bench are told. */
@@ -18,7 +18,7 @@ export interface ShownStick {
 
 /** The marks as they stand on the bench: the longest at the top, as a rod stands, and what is no length below. */
 export function useRodOrder(props: ShownStick): {
-  readonly rod: ComputedRef<Rod<LainMark>>;
+  readonly rod: ComputedRef<Rod<MarkOnRod>>;
   readonly shown: ComputedRef<readonly JobMark[]>;
   /** Where a mark lies on the rod, from 0 to 1; undefined for what is no length. */
   readonly placeOf: (name: string) => number | undefined;
@@ -27,7 +27,7 @@ export function useRodOrder(props: ShownStick): {
   /** What a reader who does not see the rod is told of it. */
   readonly gapLabel: (name: string) => string | undefined;
 } {
-  const rod = computed(() => rodOf(props.marks.filter(isLain)));
+  const rod = computed(() => rodOf(props.marks.filter(isOnRod)));
   const lain = computed(() => new Map(rod.value.marks.map((one, at) => [one.mark.name, { ...one, at }])));
   const shown = computed(() => {
     const standing = [...rod.value.marks].reverse().map(({ mark }): JobMark => mark);

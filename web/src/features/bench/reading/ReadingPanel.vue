@@ -112,7 +112,7 @@ const lateAround = afterPaint(
 );
 const around = computed(() => forDrawing(lateAround.value));
 type Around = NonNullable<typeof around.value>;
-/** While an entry is unfinished it stands out of sight in its room: nothing moves, and nothing has to be made anew. */
+/** While an entry is unfinished it stands out of sight in its room: nothing moves, and nothing has to be made again. */
 const late = computed<Around | undefined>((before) => around.value ?? (shown.value === undefined ? undefined : before));
 /** What has a tape and other units; a bare number has neither, and what was there waits out of sight for its unit. */
 const measured = computed<Around | undefined>((before) => (late.value?.isBareNumber === true ? before : late.value));

@@ -3,14 +3,14 @@
 const props = defineProps<{
   /** What the row is called for somebody who does not see it. */
   name: string;
-  /** It is being written anew. */
+  /** It is being edited. */
   editing: boolean;
   /** What can be done with it is shown. */
   open: boolean;
 }>();
 const emit = defineEmits<{ toggle: []; move: [by: -1 | 1] }>();
 
-/** Alt with an arrow moves a row; while it is written anew, the arrows are the editor's. */
+/** Alt with an arrow moves a row; while it is edited, the arrows are the editor's. */
 function byKey(event: KeyboardEvent): void {
   const by = { ArrowUp: -1, ArrowDown: 1 }[event.key] as -1 | 1 | undefined;
   if (by === undefined || !event.altKey || props.editing) return;
@@ -21,7 +21,7 @@ function byKey(event: KeyboardEvent): void {
 
 <template>
   <div class="row" @keydown="byKey">
-    <div v-if="editing" class="anew"><slot name="anew" /></div>
+    <div v-if="editing" class="editing"><slot name="editor" /></div>
     <template v-else>
       <slot name="front"><span class="grip" aria-hidden="true"></span></slot>
       <slot />
@@ -46,11 +46,11 @@ function byKey(event: KeyboardEvent): void {
   align-items: stretch;
   border-bottom: 1px solid var(--groove);
 }
-.anew,
+.editing,
 .rest {
   grid-column: 1 / -1;
 }
-.anew {
+.editing {
   padding: 6px 8px;
 }
 .rest {

@@ -22,7 +22,7 @@ const WordsForm = defineAsyncComponent(() => import('./WordsForm.vue'));
 const props = defineProps<{
   rows: readonly SlateRow[];
   style: ReadingStyle;
-  /** How a line reads while it is written anew. */
+  /** How a line reads while it is edited. */
   draftStyle: ReadingStyle;
   changed: ReadonlySet<string>;
   /** Numbers of lines that the entry in hand uses. */
@@ -36,7 +36,7 @@ const props = defineProps<{
   canRedo?: boolean;
 }>();
 const emit = defineEmits<{
-  /** `begun`: the line as it stood when it was begun to be written anew. */
+  /** `begun`: the line as it stood when it was begun to be edited. */
   keep: [lineId: string, entry: string, begun: LineWire | undefined];
   draft: [reckoned: Reckoned | undefined];
   keepWords: [lineId: string, words: string, begun: LineWire | undefined];

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** One line of the slate: touch its words to write it anew, its figure to use it, and the dots for the rest. */
+/** One line of the slate: touch its words to edit it, its figure to use it, and the dots for the rest. */
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
 import { reckon, type Reckoned, type ReadingStyle, type Scope } from '@sprell/core';
 import type { LineWire } from '@sprell/contract';
@@ -16,15 +16,15 @@ const NoteField = defineAsyncComponent(() => import('./NoteField.vue'));
 const props = defineProps<{
   row: WorkedRow;
   style: ReadingStyle;
-  /** How the line reads while it is written anew. */
+  /** How the line reads while it is edited. */
   draftStyle: ReadingStyle;
-  /** The line is being written anew. */
+  /** The line is being edited. */
   editing: boolean;
   /** Its result changed a moment ago. */
   changed: boolean;
   /** The entry in hand uses it. */
   used: boolean;
-  /** What the line may refer to; asked for only while it is written anew. */
+  /** What the line may refer to; asked for only while it is edited. */
   scopeOf: (lineId: string) => Scope;
   marks: readonly NamedMark[];
   ownKeys: boolean;
@@ -99,7 +99,7 @@ watch(
     @toggle="emit('toggle')"
     @move="(by) => emit('move', by)"
   >
-    <template #anew>
+    <template #editor>
       <EntryField
         ref="field"
         v-model="draft"
@@ -128,7 +128,7 @@ watch(
     <button
       type="button"
       class="body"
-      :aria-label="`Line ${row.line.number}, ${row.line.label ?? ''} ${reading.readBack}: write anew`"
+      :aria-label="`Line ${row.line.number}, ${row.line.label ?? ''} ${reading.readBack}: edit`"
       @pointerdown.prevent
       @click="emit('edit')"
     >

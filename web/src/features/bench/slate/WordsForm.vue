@@ -4,7 +4,7 @@ import { onMounted, ref } from 'vue';
 import PlainButton from '../../../ui/PlainButton.vue';
 
 const props = defineProps<{
-  /** Words that are written anew; none for new ones. */
+  /** Words that are edited; none for new ones. */
   words?: string;
   /** Fixed for words that stand there already. */
   kind?: 'heading' | 'note';

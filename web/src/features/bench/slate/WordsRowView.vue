@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** A heading or a plain note among the lines: touch it to write it anew. */
+/** A heading or a plain note among the lines: touch it to edit it. */
 import { defineAsyncComponent } from 'vue';
 import PlainButton from '../../../ui/PlainButton.vue';
 import type { WordsRow } from '../../../job/index.ts';
@@ -9,7 +9,7 @@ const WordsForm = defineAsyncComponent(() => import('./WordsForm.vue'));
 
 defineProps<{
   row: WordsRow;
-  /** The words are being written anew. */
+  /** The words are being edited. */
   editing: boolean;
   /** The rest that can be done with them is shown. */
   open: boolean;
@@ -35,10 +35,10 @@ const emit = defineEmits<{
     @toggle="emit('toggle')"
     @move="(by) => emit('move', by)"
   >
-    <template #anew>
+    <template #editor>
       <WordsForm :kind="row.kind" :words="row.words" @keep="(_, words) => emit('keep', words)" @leave="emit('leave')" />
     </template>
-    <button type="button" class="body" :aria-label="`${row.words}: write anew`" @click="emit('edit')">
+    <button type="button" class="body" :aria-label="`${row.words}: edit`" @click="emit('edit')">
       <component :is="row.kind === 'heading' ? 'h3' : 'p'">{{ row.words }}</component>
     </button>
     <template #rest>

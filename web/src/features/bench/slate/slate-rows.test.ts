@@ -72,7 +72,7 @@ describe('a line of the slate', () => {
     expect(row.find('[data-test=result]').exists()).toBe(false);
   });
 
-  it('is used by its figure, written anew by its words', async () => {
+  it('is used by its figure, edited by its words', async () => {
     const row = aRow(`5'`);
     await row.get('.body').trigger('click');
     await row.get('[data-test=result]').trigger('click');
@@ -104,7 +104,7 @@ describe('a line of the slate', () => {
     expect(row.emitted('move')).toEqual([[-1]]);
   });
 
-  it('is written anew with its label, worked out at each key, and kept', async () => {
+  it('is edited with its label, worked out at each key, and kept', async () => {
     const row = aRow(`5'`, { editing: true });
     await nextTick();
     await nextTick();
@@ -172,7 +172,7 @@ describe('words among the lines', () => {
     ]);
   });
 
-  it('are written anew where they stand', async () => {
+  it('are edited where they stand', async () => {
     const row = mount(WordsRowView, {
       props: {
         row: { kind: 'heading', words: 'Roof', line: { ...aLine, kind: 'heading', number: null, source: '' } },
