@@ -1,4 +1,6 @@
 import vue from '@vitejs/plugin-vue';
+import { ElementPlusResolver } from 'unplugin-vue-components/resolvers';
+import Components from 'unplugin-vue-components/vite';
 import { defineConfig } from 'vitest/config';
 
 /** No test asserts a time; this only ends one that hangs, on however slow a machine. */
@@ -29,7 +31,11 @@ export default defineConfig({
         },
       },
       {
-        plugins: [vue()],
+        // Style sheets of single components cannot be loaded here.
+        plugins: [
+          vue(),
+          Components({ dirs: [], dts: false, resolvers: [ElementPlusResolver({ importStyle: false })] }),
+        ],
         test: { ...HANGS, name: 'web', include: ['web/src/**/*.test.ts'], environment: 'happy-dom', pool: 'threads' },
       },
       {

@@ -55,8 +55,7 @@ export default defineConfig({
     Components({
       dirs: [],
       dts: 'src/components.d.ts',
-      // Style sheets of single components cannot be loaded where the tests run.
-      resolvers: [ElementPlusResolver({ importStyle: process.env['VITEST'] ? false : 'css' })],
+      resolvers: [ElementPlusResolver({ importStyle: 'css' })],
     }),
     VitePWA({
       // A new Sprell comes with the next start, never under the hands of somebody who is writing.

@@ -19,6 +19,14 @@ describe('the size of a batch', () => {
     expect(batchSize([{ id: 1 }, { text: 'x'.repeat(BODY_BYTES) }])).toBe(1);
   });
 
+  it('leaves room for what stands around the changes', () => {
+    const change = { fields: Array.from({ length: 2100 }, () => '') };
+    const changes = Array.from({ length: 20 }, () => change);
+    const count = batchSize(changes);
+    expect(values({ changes: changes.slice(0, count) })).toBeLessThanOrEqual(BODY_VALUES - 3_000);
+    expect(values({ changes: changes.slice(0, count + 2) })).toBeGreaterThan(BODY_VALUES - 3_000);
+  });
+
   it('is never more than the server reads at once', () => {
     const change = fc.oneof(
       fc.record({ text: fc.nat(3000).map((length) => 'ö,['.repeat(length)) }),

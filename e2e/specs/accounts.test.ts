@@ -21,7 +21,7 @@ async function toAccount(bench: Bench): Promise<void> {
 }
 async function send(bench: Bench, form: string, values: Readonly<Record<string, string>>): Promise<void> {
   for (const [name, value] of Object.entries(values))
-    await bench.fill(`[data-test=${form}] [data-field=${name}] input`, value);
+    await bench.fill(`[data-test=${form}] input[data-field=${name}]`, value);
   await bench.click(`[data-test=${form}] button[type=submit]`);
 }
 /** The link in the last letter to an address. Letters go behind the answer. */
@@ -139,7 +139,7 @@ describe('a guest', () => {
     const code = await bench.text('[data-test=device-code]');
     const phone = await openBench(browser, PHONE);
     await toAccount(phone);
-    await phone.fill('[data-field=code] input', code.toLowerCase().replace('-', ' '));
+    await phone.fill('input[data-field=code]', code.toLowerCase().replace('-', ' '));
     await phone.click('[data-test=use-code]');
     await phone.page.waitForSelector('.device [role=status]');
     const jobs = await phone.ask<{ lines: number }[]>('/api/jobs');
@@ -154,12 +154,12 @@ describe('a forgotten password', () => {
     await claimed(bench, email);
     const other = await openBench(browser, DESKTOP);
     await toAccount(other);
-    await other.fill('[data-test=sign-in] [data-field=email] input', email);
+    await other.fill('[data-test=sign-in] input[data-field=email]', email);
     await other.click('[data-test=forgot]');
     await other.says('[data-test=said]', 'If there is an account with this address, a link is on its way to it.');
     await vi.waitFor(async () => expect(await linkFor(email)).toContain('/new-password#'));
     await other.page.goto(await linkFor(email));
-    await other.fill('[data-field=new] input', 'sharp as a chisel');
+    await other.fill('input[data-field=new]', 'sharp as a chisel');
     await other.click('button[type=submit]');
     await other.says('[data-test=whose]', `Signed in as ${email}.`);
   });

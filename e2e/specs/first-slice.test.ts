@@ -43,8 +43,8 @@ describe('a carpenter at the bench', () => {
     await bench.undo();
     expect(await bench.result(17)).toBe('7′ 4″');
     await bench.more(33, 'remove');
-    await bench.page.waitForSelector('.ask p');
-    expect(await bench.text('.ask p')).toContain('#33 is used by #34.');
+    await bench.page.waitForSelector('[data-test=question] p');
+    expect(await bench.text('[data-test=question] p')).toContain('#33 is used by #34.');
     await bench.click('[data-test=take-off]');
     expect(await bench.lineNumbers()).not.toContain(33);
     await bench.show(34);

@@ -97,14 +97,9 @@ describe('a place with no signal', () => {
 
   it('opens every job and every screen, and says what waits', async () => {
     const bench = await open('offline');
-    await bench.page.waitForFunction(
-      () => (document.querySelector<HTMLSelectElement>('[data-test=job]')?.options.length ?? 0) === 3,
-    );
-    const id = await bench.page.$eval(
-      '[data-test=job]',
-      (list) => [...(list as HTMLSelectElement).options].find(({ label }) => label === 'Allotment tool store')?.value,
-    );
-    await bench.page.select('[data-test=job]', id ?? '');
+    const { id, all } = await bench.jobOfList('Allotment tool store');
+    expect(all).toHaveLength(3);
+    await bench.openJob(id);
     await bench.page.waitForFunction(() => document.querySelector('[data-line="40"]') === null);
     expect(await bench.result(3)).toBe('3000 mm');
     await bench.type('rail = 4 m');

@@ -32,7 +32,7 @@ async function newScale(
   name: string,
 ): Promise<void> {
   if ((await bench.page.$('[data-test=new-scale]')) !== null) await bench.click('[data-test=new-scale]');
-  await bench.click(`.new label:has([data-test=kind-${kind}])`);
+  await bench.click(`.new [data-test=kind-${kind}]`);
   await bench.fill('.new [data-test=scale-paper] input', paper);
   await bench.fill('.new [data-test=scale-site] input', site);
   await bench.fill('.new [data-test=scale-name]', name);

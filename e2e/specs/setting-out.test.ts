@@ -100,7 +100,7 @@ describe('setting out', () => {
     await bench.page.waitForSelector('.print svg');
     const scale = await bench.page.$$eval('.print text', (all) => all.map((one) => one.textContent.trim()));
     expect(scale.some((text) => text.startsWith('Scale'))).toBe(true);
-    await bench.click('[data-test=full-size]');
+    await bench.click('[data-test=paper-full-size]');
     await bench.page.waitForFunction(() =>
       /^\d{2} sheets$/.test(document.querySelector('.paper [role=status]')?.textContent ?? ''),
     );

@@ -87,7 +87,7 @@ describe('the slate by mouse', () => {
     const [third] = (await bench.land(`#${size} / 3`)) as [number];
     await bench.more(size, 'remove');
     await bench.page.waitForSelector('[data-test=keep-value]');
-    expect(await bench.text('.ask p')).toContain(`#${size} is used by #${third}.`);
+    expect(await bench.text('[data-test=question] p')).toContain(`#${size} is used by #${third}.`);
     await bench.click('[data-test=keep-value]');
     expect(await bench.lineNumbers()).not.toContain(size);
     expect(await bench.result(third)).toBe('3′ 4″');
@@ -216,19 +216,16 @@ describe('a slate of thousands of lines', () => {
     await bench.kept();
     expect(bench.errors).toEqual([]);
     // However often it is opened, there is one thread for it, and none beside another job.
-    const titles = await bench.page.$$eval('[data-test=job] option', (all) =>
-      all.map((option) => (option as HTMLOptionElement).value),
-    );
-    const other = titles.find((id) => id !== jobId) as string;
+    const { id: other } = await bench.jobOfList('Allotment tool store');
     for (let time = 0; time < 3; time += 1) {
-      await bench.page.select('[data-test=job]', other);
+      await bench.openJob(other);
       await bench.page.waitForFunction(
         (number) => document.querySelector(`[data-line="${number}"]`) === null,
         {},
         footNumber,
       );
       await expect.poll(() => bench.page.workers().length).toBe(0);
-      await bench.page.select('[data-test=job]', jobId);
+      await bench.openJob(jobId);
       await bench.page.waitForSelector(`[data-line="${footNumber}"] [data-test=result]`);
       await expect.poll(() => bench.page.workers().length).toBe(1);
     }
@@ -259,7 +256,7 @@ function anId(): string {
 
 /** Adds lines by the way all writing goes; each uses the one before it. */
 async function fillPorch(bench: Bench, count: number, atOnce = 200): Promise<{ jobId: string; ids: string[] }> {
-  const jobId = await bench.page.$eval('[data-test=job]', (list) => (list as HTMLSelectElement).value);
+  const { id: jobId } = await bench.job();
   const ids = Array.from({ length: count }, anId);
   const changes = ids.map((lineId, n) => ({
     id: anId(),

@@ -256,7 +256,7 @@ describe('the whole story stick', () => {
       };
       await bench.click('[data-test=open-stick]');
       await bench.click('[data-test=show-print]');
-      await bench.click('[data-test=full-size]');
+      await bench.click('[data-test=paper-full-size]');
       await bench.click('[data-test=save-svg]');
       const svg = (await saved('.svg')).toString('utf8');
       expect(svg).toMatch(/^<svg[^>]*width="297mm"/);

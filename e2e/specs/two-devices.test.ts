@@ -94,9 +94,7 @@ describe('another job', () => {
     expect(await bench.text('[data-test=cost]')).toBe('shy by 0.006″ (0.1 mm)');
     await bench.clear();
     await bench.goto();
-    expect(
-      await bench.page.$eval('[data-test=job]', (list) => (list as HTMLSelectElement).selectedOptions[0]?.label),
-    ).toBe('Allotment tool store');
+    expect((await bench.job()).title).toBe('Allotment tool store');
     expect((await bench.lineNumbers()).slice(0, 10)).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9, 10]);
   });
 });

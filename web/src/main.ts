@@ -4,6 +4,7 @@ import '@fontsource/barlow/latin-600.css';
 import '@fontsource/barlow-semi-condensed/latin-500.css';
 import '@fontsource/barlow-semi-condensed/latin-600.css';
 import './styles/base.css';
+import './styles/element.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './app/App.vue';

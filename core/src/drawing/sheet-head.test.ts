@@ -24,6 +24,7 @@ it('the head of a sheet lies on it, with a line of exactly 100 mm to check the p
       'Full size.',
       'This line measures 100 mm when the sheet is printed at its size.',
     ]);
+    expect(texts.map(({ strong }) => strong === true)).toEqual([true, false, false]);
     // One under the other, none over the next.
     expect((texts[1]?.y ?? 0) - (texts[0]?.y ?? 0)).toBe(5);
   }

@@ -91,6 +91,24 @@ describe('the tree of an entry', () => {
     expect(tree(source)).toBe(expected);
   });
 
+  it('multiplies by a function behind a number, rounding included', () => {
+    expect(short(parse('2 sqrt(9)').entry?.expr as Expr)).toBe('(multiply 2 (sqrt 9))');
+    expect(short(parse('2 up(7.2)').entry?.expr as Expr)).toMatch(/^\(multiply 2 \(up /);
+    expect(parse('2 up').entry).toBeUndefined();
+  });
+
+  it('joins 4-3/8 only where a unit of length follows', () => {
+    expect(short(parse('4-3/8"').entry?.expr as Expr)).toBe('35/8in');
+    expect(short(parse('4-3/8').entry?.expr as Expr)).toBe('(subtract 4 3/8)');
+    expect(short(parse('4-3/8 $').entry?.expr as Expr)).toMatch(/^\(subtract 4 /);
+    expect(short(parse('2 x 4-3/8').entry?.expr as Expr)).toMatch(/^\(subtract /);
+  });
+
+  it('says where a run of lines breaks off', () => {
+    expect(parse('sum(#3..4)').issues[0]).toMatchObject({ code: 'symbol.unexpected', start: 6, end: 8 });
+    expect(parse('sum(#3..').issues[0]).toMatchObject({ code: 'entry.unfinished' });
+  });
+
   it('knows the place of every part', () => {
     const { entry } = parse(`12' + (3 1/2" * rail)`);
     const expr = entry?.expr;

@@ -1,5 +1,5 @@
-import { useEventListener } from '@vueuse/core';
-import { onScopeDispose, ref, type Ref } from 'vue';
+import { useEventListener, useIntervalFn } from '@vueuse/core';
+import { ref, type Ref } from 'vue';
 import { Workbox } from 'workbox-window';
 
 /** What there is to say of the version that this page is of. */
@@ -45,8 +45,7 @@ export function useVersions(): { news: Ref<VersionNews | undefined>; load: () =>
     };
     // Without one the page works as well, as long as there is a signal.
     worker.register().catch(() => undefined);
-    const look = setInterval(() => void worker.update().catch(() => undefined), LOOK_EVERY);
-    onScopeDispose(() => clearInterval(look));
+    useIntervalFn(() => void worker.update().catch(() => undefined), LOOK_EVERY);
   }
   return { news, load: () => load() };
 }

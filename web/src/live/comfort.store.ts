@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
-import { reactive, watch } from 'vue';
-import { remember, remembered } from '../adapters/local-memory.ts';
+import { toReactive } from '@vueuse/core';
+import { watch } from 'vue';
+import { useKept } from './use-kept.ts';
 
 export type Look = 'timber' | 'night' | 'sun';
 export type TextSize = 'usual' | 'large' | 'largest';
@@ -40,12 +41,11 @@ const DEFAULTS: Comfort = {
 const FRAME: Readonly<Record<Look, string>> = { timber: '#efe4cf', night: '#1b1d20', sun: '#ffffff' };
 
 export const useComfort = defineStore('comfort', () => {
-  const comfort = reactive<Comfort>({ ...DEFAULTS, ...remembered<Partial<Comfort>>('comfort') });
+  const comfort = toReactive(useKept<Comfort>('comfort', DEFAULTS));
 
   watch(comfort, show, { deep: true, immediate: true });
 
   function show(): void {
-    remember('comfort', comfort);
     const { dataset } = document.documentElement;
     dataset['look'] = comfort.look;
     dataset['text'] = comfort.textSize;

@@ -2,31 +2,33 @@
 /** A part of a screen with a heading of its own. */
 defineProps<{
   title: string;
-  /** Told to a reader who does not see it, where it is more than the heading. */ label?: string;
+  /** Read aloud where it is more than the heading. */
+  label?: string;
 }>();
 </script>
 
 <template>
-  <section class="card" :aria-label="label ?? title">
+  <el-card shadow="never" role="region" :aria-label="label ?? title">
     <h2>{{ title }}</h2>
     <slot />
-  </section>
+  </el-card>
 </template>
 
 <style scoped>
-.card {
+.el-card {
+  --el-card-bg-color: transparent;
+  --el-card-padding: 12px 16px 16px;
+}
+.el-card > :deep(.el-card__body) {
   display: flex;
   flex-direction: column;
   gap: 10px;
-  padding: 12px 16px 16px;
-  border: 1px solid var(--groove);
-  border-radius: 3px;
 }
-.card > :slotted(p) {
+h2,
+:slotted(p) {
   margin: 0;
 }
 h2 {
-  margin: 0;
   font-size: 18px;
 }
 </style>

@@ -1,14 +1,18 @@
 import { once } from 'node:events';
 import { createServer, get, type IncomingMessage, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import express from 'express';
 import pg from 'pg';
 import { pino } from 'pino';
+import request from 'supertest';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { createApp } from '../../app.ts';
 import { aLine } from '../../testing/a-line.ts';
 import { appParts, startTestApp, type Guest, type TestApp } from '../../testing/test-app.ts';
-import { JobFeed } from './job-feed.ts';
+import type { JobsService } from '../jobs/index.ts';
+import { feedRoutes } from './feed.routes.ts';
+import { JobFeed, type Listener } from './job-feed.ts';
 
 let test: TestApp;
 let server: Server;
@@ -79,6 +83,34 @@ describe('the stream of a job', () => {
     const since = await owner.browser.get(`/api/jobs/${jobId}/since/2`).expect(200);
     expect(since.body).toMatchObject({ revision: 3, lines: [{ number: 2 }], scales: [] });
     stream.answer.destroy();
+  });
+
+  it('says nothing before its head is sent, and then what came meanwhile', async () => {
+    const listening: Listener[] = [];
+    const feed = {
+      isListening: () => true,
+      listen: (one: Listener) => {
+        listening.push(one);
+        return () => undefined;
+      },
+    } as unknown as JobFeed;
+    const jobs = {
+      revision: () => {
+        listening[0]?.changed(8);
+        // Once what came of this has been said.
+        setImmediate(() => listening[0]?.shut());
+        return Promise.resolve(7);
+      },
+    } as unknown as JobsService;
+    const app = express();
+    app.use((request, _response, next) => {
+      Object.assign(request, { session: { accountId: owner.accountId } });
+      next();
+    });
+    app.use(feedRoutes({ feed, jobs }));
+    const answer = await request(app).get(`/jobs/${jobId}/events`).expect(200);
+    expect(answer.headers['content-type']).toBe('text/event-stream; charset=utf-8');
+    expect(answer.text).toBe('data: {"revision":7}\n\ndata: {"revision":8}\n\n');
   });
 
   it('begins where the database is away as soon as that is there', async () => {

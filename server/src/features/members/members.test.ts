@@ -43,6 +43,13 @@ describe('a job that others are invited to', () => {
     expect((await owner.browser.get(`/api/jobs/${jobId}`)).body).toMatchObject({ role: 'own', revision: 3 });
   });
 
+  it('shows its owner the addresses of those who have one', async () => {
+    await test.claim(other.browser, 'mate@example.test', 'sharp as a chisel');
+    await accept(other, await invited('read')).expect(200);
+    const { body } = await owner.browser.get(`/api/jobs/${jobId}/members`).expect(200);
+    expect(body).toEqual([{ accountId: other.accountId, email: 'mate@example.test', role: 'read' }]);
+  });
+
   it('is lost to whoever it is taken from, at once, and to a member that leaves', async () => {
     await accept(other, await invited('edit')).expect(200);
     const { body } = await owner.browser.get(`/api/jobs/${jobId}/members`).expect(200);

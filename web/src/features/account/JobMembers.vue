@@ -4,6 +4,7 @@ import type { MemberWire } from '@sprell/contract';
 import { computed, ref, watch } from 'vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import PlainCard from '../../ui/PlainCard.vue';
+import TextField from '../../ui/TextField.vue';
 import { useJob } from '../../live/use-jobs.ts';
 import { useAccount } from './account.store.ts';
 
@@ -78,10 +79,13 @@ async function remove(accountId: string): Promise<void> {
         >
       </div>
       <template v-if="link">
-        <label class="link"
-          >{{ says
-          }}<input readonly :value="link" data-test="link" @focus="($event.target as HTMLInputElement).select()"
-        /></label>
+        <TextField
+          :model-value="link"
+          :label="says ?? ''"
+          readonly
+          data-test="link"
+          @focus="(event: FocusEvent) => (event.target as HTMLInputElement).select()"
+        />
       </template>
       <p v-else-if="says" role="status">{{ says }}</p>
     </template>
@@ -105,18 +109,5 @@ li {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-}
-.link {
-  display: flex;
-  flex-direction: column;
-  gap: 3px;
-  color: var(--ink-soft);
-}
-.link input {
-  min-height: var(--touch);
-  padding: 0 10px;
-  border: 1px solid var(--ink);
-  border-radius: 3px;
-  background: var(--board);
 }
 </style>

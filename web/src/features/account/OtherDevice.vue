@@ -3,7 +3,7 @@
 import { ref } from 'vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import PlainCard from '../../ui/PlainCard.vue';
-import TextField from '../../parts/field/TextField.vue';
+import TextField from '../../ui/TextField.vue';
 import { useAccount } from './account.store.ts';
 
 const accounts = useAccount();
@@ -28,7 +28,7 @@ async function use(): Promise<void> {
     <p v-if="code" class="code" data-test="device-code">{{ code }}</p>
     <PlainButton v-else data-test="make-code" :disabled="accounts.isBusy" @click="make">Make a code</PlainButton>
     <form @submit.prevent="use">
-      <TextField v-model="typed" label="A code from another device" data-field="code" />
+      <TextField v-model="typed" label="A code from another device" required data-field="code" />
       <PlainButton type="submit" :disabled="accounts.isBusy" data-test="use-code">Use it here</PlainButton>
     </form>
     <p v-if="isIn" role="status">This device is with the other now; what was made here went along.</p>

@@ -3,7 +3,7 @@
 import { reactive } from 'vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import PlainCard from '../../ui/PlainCard.vue';
-import TextField from '../../parts/field/TextField.vue';
+import TextField from '../../ui/TextField.vue';
 
 defineProps<{
   title: string;
@@ -39,6 +39,7 @@ function send(): void {
         :type="FIELDS[name].type"
         :autocomplete="FIELDS[name].autocomplete"
         :minlength="FIELDS[name].minlength"
+        required
         :data-field="name"
       />
       <div class="actions">

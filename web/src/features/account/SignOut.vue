@@ -3,6 +3,7 @@
 import { ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import PlainButton from '../../ui/PlainButton.vue';
+import QuestionDialog from '../../ui/QuestionDialog.vue';
 import { useJobs } from '../../live/use-jobs.ts';
 import { useAccount } from './account.store.ts';
 
@@ -35,7 +36,7 @@ async function leave(): Promise<void> {
     <PlainButton data-test="sign-out" @click="askToLeave(false)">Sign out</PlainButton>
     <PlainButton data-test="sign-out-everywhere" @click="askToLeave(true)">Sign out everywhere</PlainButton>
   </div>
-  <div v-if="leaving" class="ask" role="alertdialog" aria-label="Sign out?">
+  <QuestionDialog v-if="leaving" title="Sign out?" @leave="leaving = undefined">
     <p>Signing out takes the jobs off this device; they stay on the server.</p>
     <!-- A word in either case, and the button whose face changes last: neither is moved under a finger by what is sent. -->
     <p class="lost" data-test="would-be-lost">
@@ -45,21 +46,22 @@ async function leave(): Promise<void> {
       >
       <template v-else>Everything is on the server; nothing would be lost.</template>
     </p>
-    <PlainButton @click="leaving = undefined">Stay</PlainButton>
-    <PlainButton data-test="leave-now" @click="leave">{{
-      ['Sign out', 'Sign out and lose it'][leaving.unsent] ?? 'Sign out and lose them'
-    }}</PlainButton>
-  </div>
+    <template #answers>
+      <PlainButton @click="leaving = undefined">Stay</PlainButton>
+      <PlainButton data-test="leave-now" @click="leave">{{
+        ['Sign out', 'Sign out and lose it'][leaving.unsent] ?? 'Sign out and lose them'
+      }}</PlainButton>
+    </template>
+  </QuestionDialog>
 </template>
 
-<style scoped src="../../styles/ask.css"></style>
 <style scoped>
 .actions {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
 }
-.ask .lost {
+.lost {
   min-height: 2lh;
 }
 </style>

@@ -100,7 +100,7 @@ describe('signing out', () => {
     server.away = true;
     jobs.open.lines.land(`5'`);
     await vi.advanceTimersByTimeAsync(2_000);
-    const out = mount(SignOut, { global: { provide: { [routerKey as symbol]: {} } } });
+    const out = mount(SignOut, { global: { provide: { [routerKey as symbol]: {} }, stubs: { teleport: true } } });
     await out.get('[data-test=sign-out]').trigger('click');
     await vi.advanceTimersByTimeAsync(0);
     expect(out.get('[data-test=would-be-lost]').text()).toContain('1 change is not on the server yet');

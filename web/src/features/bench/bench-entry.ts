@@ -1,4 +1,4 @@
-import { useEventListener } from '@vueuse/core';
+import { useEventListener, watchDebounced } from '@vueuse/core';
 import { ref, watch } from 'vue';
 import { writeDown as writeDownEntry, writtenDown, writtenDownLater } from '../../parts/entry/written-down.ts';
 
@@ -15,15 +15,13 @@ export function useBenchEntry(earlier: () => readonly string[]) {
   /** Where among the earlier entries one stands, and what was being written before. */
   let recalled: { readonly at: number; readonly draft: string } | undefined;
 
-  let writing: ReturnType<typeof setTimeout> | undefined;
   const writeDown = () => writeDownEntry(entry.value);
   useEventListener(window, 'pagehide', writeDown);
   useEventListener(document, 'visibilitychange', writeDown);
   watch(entry, (text) => {
     if (text !== '') cleared.value = undefined;
-    clearTimeout(writing);
-    writing = setTimeout(writeDown, WRITTEN_DOWN_AFTER);
   });
+  watchDebounced(entry, writeDown, { debounce: WRITTEN_DOWN_AFTER });
 
   // After a browser that was killed: nothing that was typed since is written over.
   void writtenDownLater()

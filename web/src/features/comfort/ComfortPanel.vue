@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** How the bench looks and handles on this device; each setting says what it does. */
+import ChoiceBar from '../../ui/ChoiceBar.vue';
 import { useComfort, type Look, type TextSize } from '../../live/comfort.store.ts';
 
 const emit = defineEmits<{ close: [] }>();
@@ -38,16 +39,12 @@ const SWITCHES: readonly (readonly [Switch, string, string])[] = [
   >
     <fieldset>
       <legend>Look</legend>
-      <el-radio-group v-model="comfort.look" size="large" aria-label="Look">
-        <el-radio-button v-for="[value, name] in LOOKS" :key="value" :value>{{ name }}</el-radio-button>
-      </el-radio-group>
+      <ChoiceBar v-model="comfort.look" label="Look" :choices="LOOKS" test="look" />
       <p>Timber by day, Night in the dark, Full sun is black on white.</p>
     </fieldset>
     <fieldset>
       <legend>Text</legend>
-      <el-radio-group v-model="comfort.textSize" size="large" aria-label="Text size">
-        <el-radio-button v-for="[value, name] in SIZES" :key="value" :value>{{ name }}</el-radio-button>
-      </el-radio-group>
+      <ChoiceBar v-model="comfort.textSize" label="Text size" :choices="SIZES" test="text" />
       <p>Size of words and figures; the reading is always as large as fits.</p>
     </fieldset>
     <fieldset v-for="[key, name, about] in SWITCHES" :key="key" class="switch">
@@ -65,9 +62,6 @@ fieldset {
   margin: 0 0 14px;
   padding: 0;
   border: 0;
-}
-fieldset :deep(.el-radio-button) {
-  --el-radio-button-checked-text-color: var(--on-chalk);
 }
 legend {
   font-weight: 600;

@@ -11,7 +11,7 @@ import {
   type DrawingScale,
   type Shape,
 } from '@sprell/core';
-import { remember, remembered } from '../../adapters/local-memory.ts';
+import { useKept } from '../../live/use-kept.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import DrawingPicture from '../../ui/drawing/DrawingPicture.vue';
 import PrintDrawings from '../../ui/drawing/PrintDrawings.vue';
@@ -26,10 +26,9 @@ const bar = computed(() => scaleBar(props.scale.scale, ROOM, job.style));
 const rule = computed(() => scaleRule(props.scale.scale, ROOM, job.style));
 
 /** How many of its own millimetres this screen takes for one of a tape; set by hand, since no screen knows. */
-const stretch = ref(remembered<number>('screen.stretch') ?? 1);
+const stretch = useKept('screen.stretch', 1);
 function setStretch(event: Event): void {
   stretch.value = Number((event.target as HTMLInputElement).value);
-  remember('screen.stretch', stretch.value);
 }
 const isSetting = ref(false);
 const isPrinting = ref(false);

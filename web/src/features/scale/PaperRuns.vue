@@ -1,24 +1,21 @@
 <script setup lang="ts">
 /** Several runs measured on the paper, totalled, and turned into the size on site; put on the slate as ordinary lines. */
-import { computed, ref, watch } from 'vue';
+import { computed, ref } from 'vue';
 import { X } from 'lucide-vue-next';
 import { describeIssue, readSide, reckon, turn, turnedEntry, type DrawingScale, type Quantity } from '@sprell/core';
-import { remember, remembered } from '../../adapters/local-memory.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
 import SizeField from '../../parts/field/SizeField.vue';
 import { useSize } from '../../parts/field/use-size.ts';
 import type { JobScale } from '../../job/index.ts';
 import { useJob } from '../../live/use-jobs.ts';
+import { useKept } from '../../live/use-kept.ts';
 import { turnedLabel } from './side-words.ts';
 
 const props = defineProps<{ scale: JobScale & { readonly scale: DrawingScale } }>();
 
 const job = useJob();
-const key = computed(() => `runs.${job.head?.id}`);
-const runs = ref<string[]>(remembered<string[]>(key.value) ?? []);
-watch(key, () => (runs.value = remembered<string[]>(key.value) ?? []));
-watch(runs, (now) => remember(key.value, now.length === 0 ? undefined : now), { deep: true });
+const runs = useKept<string[]>(() => `runs.${job.head?.id}`, []);
 
 const typed = ref('');
 const { quantity } = useSize(typed);

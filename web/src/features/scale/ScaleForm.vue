@@ -2,8 +2,11 @@
 /** A drawing scale as people meet it: so much for so much, a ratio, or a line of the drawing whose size is known. */
 import { computed, reactive, ref, watch } from 'vue';
 import { COMMON_SCALES, describeIssue, type ScaleDefinition, type Side } from '@sprell/core';
+import ChoiceBar from '../../ui/ChoiceBar.vue';
+import PickList from '../../ui/PickList.vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
+import TextField from '../../ui/TextField.vue';
 import SizeField from '../../parts/field/SizeField.vue';
 import { useJob } from '../../live/use-jobs.ts';
 import type { ScaleContent } from '../../job/index.ts';
@@ -66,21 +69,15 @@ function keep(): void {
   emit('keep', { ...content });
   if (props.start === undefined) Object.assign(content, empty());
 }
-function pick(event: Event): void {
-  const list = event.target as HTMLSelectElement;
-  const common = COMMON_SCALES[Number(list.value)];
-  if (common) Object.assign(content, common.definition);
-  list.value = '';
+const COMMON = COMMON_SCALES.map(({ title }, at) => [at, title] as const);
+function pick(at: number | undefined): void {
+  Object.assign(content, COMMON_SCALES[at ?? -1]?.definition);
 }
 </script>
 
 <template>
   <form class="form" :aria-label="start ? 'Edit the scale' : 'A new scale'" @submit.prevent="keep">
-    <div class="kinds" role="radiogroup" aria-label="How the scale is told">
-      <label v-for="[kind, words] in KINDS" :key="kind" :class="{ on: content.kind === kind }"
-        ><input v-model="content.kind" type="radio" :value="kind" :data-test="`kind-${kind}`" />{{ words }}</label
-      >
-    </div>
+    <ChoiceBar v-model="content.kind" label="How the scale is given" :choices="KINDS" test="kind" />
     <p v-if="content.kind === 'copy'" class="about">
       For a copy that came out at the wrong size: measure a line on it whose real size is written there.
     </p>
@@ -107,23 +104,22 @@ function pick(event: Event): void {
       This is a ratio.
       <PlainButton data-test="as-ratio" @click="takeRatio">Use {{ asRatio.paper }}:{{ asRatio.site }}</PlainButton>
     </p>
-    <label class="row"
-      >Name of the drawing, if you like
-      <input
-        :value="content.name ?? ''"
-        maxlength="120"
-        autocomplete="off"
-        placeholder="old drawings"
-        data-test="scale-name"
-        @input="content.name = ($event.target as HTMLInputElement).value || null"
-    /></label>
-    <label class="row"
-      >Or a common scale
-      <select data-test="common" @change="pick">
-        <option value="">choose …</option>
-        <option v-for="(scale, at) in COMMON_SCALES" :key="scale.title" :value="at">{{ scale.title }}</option>
-      </select></label
-    >
+    <TextField
+      label="Name of the drawing, if you like"
+      maxlength="120"
+      placeholder="old drawings"
+      data-test="scale-name"
+      :model-value="content.name ?? ''"
+      @update:model-value="(name) => (content.name = name || null)"
+    />
+    <PickList
+      label="Or a common scale"
+      placeholder="choose …"
+      :choices="COMMON"
+      :model-value="undefined"
+      data-test="common"
+      @update:model-value="pick"
+    />
     <div class="actions">
       <PlainButton leading type="submit" data-test="keep-scale" :disabled="!isWhole">{{
         start ? 'Keep' : 'Add and take in hand'
@@ -140,36 +136,6 @@ function pick(event: Event): void {
   flex-direction: column;
   gap: 8px;
 }
-.kinds {
-  display: grid;
-  grid-template-columns: repeat(3, auto);
-  border: 1px solid var(--ink);
-  border-radius: 3px;
-}
-.kinds label {
-  display: flex;
-  align-items: center;
-  justify-content: center;
-  min-height: var(--touch);
-  padding: 2px 6px;
-  text-align: center;
-  line-height: 1.15;
-  cursor: pointer;
-}
-.kinds label + label {
-  border-left: 1px solid var(--ink);
-}
-.kinds .on {
-  background: var(--ink);
-  color: var(--ground);
-}
-.kinds label:focus-within {
-  outline: 3px solid var(--chalk);
-}
-.kinds input {
-  position: absolute;
-  opacity: 0;
-}
 .about {
   margin: 0;
   color: var(--ink-soft);
@@ -185,23 +151,6 @@ function pick(event: Event): void {
 }
 .sides > * {
   align-self: start;
-}
-.row {
-  display: flex;
-  flex-direction: column;
-  gap: 3px;
-  font-size: 15px;
-  color: var(--ink-soft);
-}
-.row input,
-.row select {
-  min-height: var(--touch);
-  padding: 0 10px;
-  border: 1px solid var(--groove);
-  border-radius: 3px;
-  background: var(--board);
-  font-size: 16px;
-  color: var(--ink);
 }
 .actions {
   display: flex;

@@ -11,6 +11,7 @@ import {
 } from '@sprell/core';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { drawn } from '../../ui/drawn.ts';
+import PickList from '../../ui/PickList.vue';
 import type { JobScale } from '../../job/index.ts';
 import ScaleFits from './ScaleFits.vue';
 import ScaleForm from './ScaleForm.vue';
@@ -94,7 +95,7 @@ describe('the form of a scale', () => {
     const form = mount(ScaleForm, { props: { start: undefined } });
     await form.get('form').trigger('submit');
     expect(form.get('.problem').text()).toBe('Both sides of the scale are needed.');
-    await form.get('[data-test=kind-ratio]').setValue(true);
+    await form.get('[data-test=kind-ratio] input').setValue(true);
     const [paper, site] = form.findAll<HTMLInputElement>('.sides input');
     expect(paper?.element.value).toBe('1');
     await site?.setValue('0');
@@ -102,7 +103,7 @@ describe('the form of a scale', () => {
     await site?.setValue('20');
     await form.get('[data-test=scale-name]').setValue('Shoes');
     await form.get('form').trigger('submit');
-    await form.get('[data-test=common]').setValue('6');
+    await form.getComponent(PickList).setValue(6);
     await form.get('form').trigger('submit');
     expect(form.emitted('keep')).toEqual([
       [{ kind: 'ratio', paper: '1', site: '20', name: 'Shoes' }],

@@ -31,10 +31,10 @@ function submit(): void {
 <template>
   <form class="keep" :class="{ opened }" @submit.prevent="submit">
     <label :for="id">{{ opened ? 'Kept as' : 'Name' }}</label>
-    <input
+    <el-input
       :id="id"
       v-model="name"
-      type="text"
+      class="name"
       maxlength="120"
       autocomplete="off"
       placeholder="gable, north side"
@@ -82,18 +82,6 @@ label {
   color: var(--ink-soft);
   font-size: 15px;
 }
-input {
-  min-width: 0;
-  min-height: 40px;
-  padding: 0 10px;
-  border: 1px solid var(--groove);
-  border-radius: 3px;
-  background: var(--board);
-  font-size: 17px;
-}
-input::placeholder {
-  color: var(--faint);
-}
 .actions {
   display: flex;
   flex-wrap: wrap;
@@ -102,7 +90,7 @@ input::placeholder {
 .opened .actions {
   grid-column: 1 / 4;
 }
-.opened input {
+.opened .name {
   grid-column: 2 / 4;
 }
 </style>

@@ -14,6 +14,8 @@ import {
   type Solver,
 } from '@sprell/core';
 import { Printer } from 'lucide-vue-next';
+import ChoiceBar from '../../ui/ChoiceBar.vue';
+import PickList from '../../ui/PickList.vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import ScreenHead from '../../parts/head/ScreenHead.vue';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
@@ -35,6 +37,11 @@ const SpacingMarks = defineAsyncComponent(() => import('./SpacingMarks.vue'));
 const FigurePrint = defineAsyncComponent(() => import('./FigurePrint.vue'));
 
 const props = defineProps<{ shape: string }>();
+
+const VOLUMES = [
+  ['', 'the units of the job'],
+  ...VOLUME_UNITS.map(({ words, title }) => [words, title] as const),
+] as const;
 
 const jobs = useJobs();
 const job = useJob();
@@ -196,25 +203,26 @@ const titleOf = (id: string) => fields.value.find((field) => field.id === id)?.t
           @slate="toSlate(field)"
           @keep="keep(field)"
         />
-        <label v-if="hasVolumes" class="volumes"
-          >Volumes in
-          <select
-            :value="given(VOLUMES_IN)"
-            data-test="volumes-in"
-            @change="give(VOLUMES_IN, ($event.target as HTMLSelectElement).value)"
-          >
-            <option value="">the units of the job</option>
-            <option v-for="{ words, title } in VOLUME_UNITS" :key="words" :value="words">{{ title }}</option>
-          </select></label
-        >
+        <PickList
+          v-if="hasVolumes"
+          class="volumes"
+          label="Volumes in"
+          :choices="VOLUMES"
+          :model-value="given(VOLUMES_IN)"
+          data-test="volumes-in"
+          @update:model-value="(words) => give(VOLUMES_IN, words ?? '')"
+        />
         <p class="source">Worked out by: {{ solver.source }}</p>
       </section>
       <div class="work">
-        <div v-if="solved.answers.length > 1" class="answers" role="radiogroup" aria-label="Which of the two">
-          <label v-for="(one, at) in solved.answers" :key="at" :class="{ chosen: chosen === at }">
-            <input v-model="chosen" type="radio" name="answer" :value="at" />{{ one.title }}
-          </label>
-        </div>
+        <ChoiceBar
+          v-if="solved.answers.length > 1"
+          v-model="chosen"
+          class="answers"
+          label="Which of the two"
+          :choices="solved.answers.map(({ title }, at) => [at, title] as const)"
+          test="answer"
+        />
         <SolvedSays :solved :answer :title-of @take-out="(field) => give(field, '')" />
         <FigurePicture
           v-if="answer?.figure"
@@ -288,21 +296,7 @@ h2 {
   color: var(--ink-soft);
 }
 .volumes {
-  display: flex;
-  align-items: center;
-  gap: 10px;
   padding: 8px 16px;
-  font-size: 15px;
-  color: var(--ink-soft);
-}
-select {
-  min-height: 44px;
-  padding: 0 8px;
-  border: 1px solid var(--groove);
-  border-radius: 3px;
-  background: var(--board);
-  color: var(--ink);
-  font-size: 16px;
 }
 .work {
   position: sticky;
@@ -318,24 +312,7 @@ select {
   border-bottom: 1px solid var(--groove);
 }
 .answers {
-  display: flex;
-  gap: 8px;
   padding: 8px 16px;
-}
-.answers label {
-  display: inline-flex;
-  align-items: center;
-  gap: 8px;
-  min-height: var(--touch);
-  padding: 0 14px;
-  border: 1px solid var(--groove);
-  border-radius: 3px;
-  background: var(--board);
-}
-.answers .chosen {
-  border-color: var(--chalk);
-  background: var(--chalk-wash);
-  font-weight: 600;
 }
 @media (max-width: 820px) {
   .body {

@@ -56,11 +56,11 @@ const cost = computed(() => props.found && roundingWords(props.found.quantity, p
   >
     <label v-if="field.given" :for="inputId">{{ field.title }}</label>
     <span v-else class="name">{{ field.title }}</span>
-    <input
+    <el-input
       v-if="field.given"
       :id="inputId"
-      :value="text"
-      type="text"
+      class="input"
+      :model-value="text"
       autocapitalize="off"
       autocomplete="off"
       spellcheck="false"
@@ -69,7 +69,7 @@ const cost = computed(() => props.found && roundingWords(props.found.quantity, p
       :placeholder
       :aria-invalid="issue !== undefined"
       :aria-describedby="saysId"
-      @input="emit('give', ($event.target as HTMLInputElement).value)"
+      @update:model-value="(entry: string) => emit('give', entry)"
       @focus="emit('focus')"
     />
     <span :id="saysId" class="reading">
@@ -131,21 +131,8 @@ label,
   grid-area: 1 / 1 / 3 / 2;
   padding: 6px 0;
 }
-input {
+.input {
   grid-area: input;
-  min-width: 0;
-  min-height: 40px;
-  padding: 0 10px;
-  border: 1px solid var(--ink);
-  border-radius: 3px;
-  background: var(--board);
-  font-size: 18px;
-}
-input::placeholder {
-  color: var(--faint);
-}
-input[aria-invalid='true'] {
-  border-color: var(--pencil);
 }
 .reading {
   grid-area: reading;

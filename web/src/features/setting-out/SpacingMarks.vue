@@ -2,6 +2,7 @@
 /** Where the members are marked from one end, and what comes of stepping the rounded gap off instead. */
 import { computed } from 'vue';
 import { driftOf, kindOf, readQuantity, reckon, runningMarks, type Answer, type Edge, type Ends } from '@sprell/core';
+import ChoiceBar from '../../ui/ChoiceBar.vue';
 import SizeText from '../../ui/SizeText.vue';
 import SizeField from '../../parts/field/SizeField.vue';
 import { useJob } from '../../live/use-jobs.ts';
@@ -39,11 +40,7 @@ const words = computed(() => driftWords(drift.value, job.style));
   <section class="marks" aria-label="Marks from one end">
     <div class="choices">
       <h3>Marks from one end</h3>
-      <div class="edges" role="radiogroup" aria-label="What is marked">
-        <label v-for="[id, title] in EDGES" :key="id" :class="{ chosen: edge === id }">
-          <input v-model="edge" type="radio" name="edge" :value="id" />{{ title }}
-        </label>
-      </div>
+      <ChoiceBar v-model="edge" label="What is marked" :choices="EDGES" test="edge" />
       <SizeField v-model="setBack" class="back" label="Set back by" placeholder="nothing" />
     </div>
     <ol class="places">

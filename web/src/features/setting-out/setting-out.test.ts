@@ -10,6 +10,7 @@ import { driftWords } from './drift-words.ts';
 import { layOut, wordsWithRoom } from './figure-layout.ts';
 import { figureSheet } from './figure-sheet.ts';
 import { PICTURES } from './samples.ts';
+import PickList from '../../ui/PickList.vue';
 import SettingOutView from './SettingOutView.vue';
 import { wantedWords } from './wanted-words.ts';
 
@@ -325,7 +326,7 @@ describe('the screen', () => {
     // A share is told as it is written: no 0.05, no 0.333333.
     await slab.type('waste', '1/3');
     expect([slab.reading('waste'), slab.reading('order')]).toEqual(['33.33%', '108 cu ft']);
-    await button(slab.view, 'volumes-in').setValue('cu yd');
+    await slab.view.getComponent(PickList).setValue('cu yd');
     expect(slab.reading('volume')).toBe('3 cu yd');
     await slab.row('volume').get('[data-test=to-slate]').trigger('click');
     expect(job.slate.rows.at(-1)).toMatchObject({ entry: `volume: 18' * 9' * 6" * 1 to cu yd` });

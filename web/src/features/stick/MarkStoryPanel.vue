@@ -1,10 +1,13 @@
 <script setup lang="ts">
 /** One mark: its value, how it came to it, and everything that can be done with it. */
+import type { InputInstance } from 'element-plus';
 import { computed, nextTick, ref, watch } from 'vue';
 import { Hand } from 'lucide-vue-next';
 import { nameIssue } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
+import QuestionDialog from '../../ui/QuestionDialog.vue';
 import SizeText from '../../ui/SizeText.vue';
+import TextField from '../../ui/TextField.vue';
 import SizeField from '../../parts/field/SizeField.vue';
 import { useSize } from '../../parts/field/use-size.ts';
 import IssueText from '../../parts/field/IssueText.vue';
@@ -41,7 +44,7 @@ const nameProblem = computed(() => {
   const others = job.marks.list.map((mark) => mark.name).filter((other) => other !== name.value);
   return nameIssue(wanted, others);
 });
-const nameField = ref<HTMLInputElement>();
+const nameField = ref<InputInstance>();
 const header = ref<HTMLElement>();
 /** The old name is there to be written over. */
 async function askName(): Promise<void> {
@@ -105,7 +108,7 @@ const usedBy = computed(() => props.story.usedBy.join(', '));
   <section class="story" :aria-label="`Mark ${name}`" data-test="story">
     <header ref="header">
       <form v-if="newName !== undefined" class="rename" @submit.prevent="rename" @keydown.esc="leaveName">
-        <input
+        <el-input
           ref="nameField"
           v-model="newName"
           aria-label="New name of the mark"
@@ -140,23 +143,25 @@ const usedBy = computed(() => props.story.usedBy.join(', '));
       >
       <PlainButton data-test="remove-mark" @click="isRemoving = true">Take off</PlainButton>
     </div>
-    <div v-if="isRemoving" class="ask" role="alertdialog" aria-label="Take the mark off?">
+    <QuestionDialog v-if="isRemoving" :title="`Take ${name} off?`" @leave="isRemoving = false">
       <p>
         <template v-if="story.usedBy.length > 0">{{ name }} is used by {{ usedBy }}.</template>
         The line that kept it stays on the slate without the name<template v-if="story.postings.length > 0"
           >; its postings are struck out</template
         >.
       </p>
-      <PlainButton
-        v-if="story.usedBy.length > 0 && story.mark.quantity"
-        leading
-        data-test="remove-keeping"
-        @click="remove(true)"
-        >Write its value there</PlainButton
-      >
-      <PlainButton data-test="remove-now" @click="remove(false)">Take off</PlainButton>
-      <PlainButton @click="isRemoving = false">Leave</PlainButton>
-    </div>
+      <template #answers>
+        <PlainButton
+          v-if="story.usedBy.length > 0 && story.mark.quantity"
+          leading
+          data-test="remove-keeping"
+          @click="remove(true)"
+          >Write its value there</PlainButton
+        >
+        <PlainButton data-test="remove-now" @click="remove(false)">Take off</PlainButton>
+        <PlainButton @click="isRemoving = false">Leave</PlainButton>
+      </template>
+    </QuestionDialog>
 
     <div class="post">
       <SizeField
@@ -209,21 +214,18 @@ const usedBy = computed(() => props.story.usedBy.join(', '));
       <li v-for="user in story.users" :key="user.id" class="old">#{{ user.number }} <SizeText :text="user.entry" /></li>
     </ul>
     <p v-else class="aside">No line uses it.</p>
-    <label class="note"
-      >Note
-      <input
-        v-model="note"
-        maxlength="2000"
-        autocomplete="off"
-        placeholder="what, where, by whom"
-        :disabled="!story.base"
-        data-test="mark-note"
-        @change="setNote"
-    /></label>
+    <TextField
+      v-model="note"
+      label="Note"
+      maxlength="2000"
+      placeholder="what, where, by whom"
+      :disabled="!story.base"
+      data-test="mark-note"
+      @change="setNote"
+    />
   </section>
 </template>
 
-<style scoped src="../../styles/ask.css"></style>
 <style scoped>
 .story {
   display: flex;
@@ -262,15 +264,8 @@ h3 {
   flex: 1;
   gap: 6px;
 }
-.rename input,
-.note input {
+.rename .el-input {
   flex: 1 1 8em;
-  min-width: 0;
-  min-height: var(--touch);
-  padding: 0 10px;
-  border: 1px solid var(--ink);
-  border-radius: 3px;
-  background: var(--board);
 }
 .rename p {
   flex: 1 0 100%;
@@ -309,15 +304,5 @@ h3 {
 }
 .problem {
   color: var(--pencil);
-}
-.note input {
-  flex: none;
-}
-.note {
-  display: flex;
-  flex-direction: column;
-  gap: 3px;
-  margin-top: 8px;
-  color: var(--ink-soft);
 }
 </style>

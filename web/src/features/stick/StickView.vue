@@ -1,17 +1,19 @@
 <script setup lang="ts">
 /** The whole story stick: the rod with every mark, a stretch of it drawn larger, and the story of one mark. */
-import { computed, onMounted, ref, watch } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { useMediaQuery } from '@vueuse/core';
 import { useRouter } from 'vue-router';
 import { rodOf } from '@sprell/core';
-import { remember, remembered } from '../../adapters/local-memory.ts';
+import ChoiceBar from '../../ui/ChoiceBar.vue';
 import PlainButton from '../../ui/PlainButton.vue';
+import QuestionDialog from '../../ui/QuestionDialog.vue';
 import SizeText from '../../ui/SizeText.vue';
 import { insertAtEnd } from '../../parts/entry/written-down.ts';
 import type { MarkOrder } from '../../parts/marks/mark-order.ts';
 import ScreenHead from '../../parts/head/ScreenHead.vue';
 import type { JobMark } from '../../job/index.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
+import { useKept } from '../../live/use-kept.ts';
 import { MarkStories } from '../../job/mark-story.ts';
 import { isOnRod } from '../../parts/marks/mark-on-rod.ts';
 import MarkStoryPanel from './MarkStoryPanel.vue';
@@ -34,8 +36,7 @@ const VIEWS = [
   ['print', 'Print'],
 ] as const;
 const gaps = ref(false);
-const order = ref<MarkOrder>(remembered<MarkOrder>('stick.order') ?? 'size');
-watch(order, (now) => remember('stick.order', now));
+const order = useKept<MarkOrder>('stick.order', 'size');
 
 const rod = computed(() => rodOf(job.marks.list.filter(isOnRod)));
 const lengths = computed(() => new Set(rod.value.marks.map(({ mark }) => mark.name)));
@@ -86,16 +87,8 @@ function use(name: string): void {
       <PlainButton v-if="job.steps.undoSays" @click="job.steps.undo()">{{ job.steps.undoSays }}</PlainButton>
     </div>
     <div v-else class="body">
-      <div class="bar" role="group" aria-label="What is shown">
-        <PlainButton
-          v-for="[one, words] in VIEWS"
-          :key="one"
-          :aria-pressed="shows === one"
-          :class="{ on: shows === one }"
-          :data-test="`show-${one}`"
-          @click="shows = one"
-          >{{ words }}</PlainButton
-        >
+      <div class="bar">
+        <ChoiceBar v-model="shows" label="What is shown" :choices="VIEWS" test="show" />
         <PlainButton
           v-if="shows === 'rod'"
           :aria-pressed="gaps"
@@ -107,18 +100,20 @@ function use(name: string): void {
         >
         <PlainButton class="clear" data-test="clear-marks" @click="isClearing = true">Take all marks off</PlainButton>
       </div>
-      <div v-if="isClearing" class="ask" role="alertdialog" aria-label="Take all marks off?">
+      <QuestionDialog v-if="isClearing" title="Take all marks off?" @leave="isClearing = false">
         <p>
           Take all {{ job.marks.list.length }} marks off the stick? The lines that kept them stay on the slate without
           the names.
           <template v-if="usersOfAny.length > 0">{{ usersOfAny.join(', ') }} use them.</template>
         </p>
-        <PlainButton v-if="usersOfAny.length > 0" leading data-test="clear-keeping" @click="clear(true)"
-          >Write their values there</PlainButton
-        >
-        <PlainButton data-test="clear-now" @click="clear(false)">Take off</PlainButton>
-        <PlainButton @click="isClearing = false">Leave</PlainButton>
-      </div>
+        <template #answers>
+          <PlainButton v-if="usersOfAny.length > 0" leading data-test="clear-keeping" @click="clear(true)"
+            >Write their values there</PlainButton
+          >
+          <PlainButton data-test="clear-now" @click="clear(false)">Take off</PlainButton>
+          <PlainButton @click="isClearing = false">Leave</PlainButton>
+        </template>
+      </QuestionDialog>
 
       <RodAndGlass
         v-if="shows === 'rod'"
@@ -181,7 +176,7 @@ function use(name: string): void {
 .body {
   flex: 1;
   display: grid;
-  grid-template: 'bar side' auto 'ask side' auto 'main side' minmax(0, 1fr) 'others side' auto / minmax(0, 1fr) 400px;
+  grid-template: 'bar side' auto 'main side' minmax(0, 1fr) 'others side' auto / minmax(0, 1fr) 400px;
 }
 .bar {
   grid-area: bar;
@@ -200,19 +195,6 @@ function use(name: string): void {
 }
 .clear {
   margin-left: auto;
-}
-.ask {
-  grid-area: ask;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  margin: 0 16px;
-  padding: 8px 12px;
-  background: var(--pencil-wash);
-}
-.ask p {
-  flex: 1 0 100%;
-  margin: 0;
 }
 .rods {
   grid-area: main;

@@ -30,10 +30,9 @@ const wrong = computed(() => found.value ?? props.issue);
 <template>
   <div class="field">
     <label :for="inputId">{{ label }}</label>
-    <input
+    <el-input
       :id="inputId"
       v-model="text"
-      type="text"
       autocapitalize="off"
       autocomplete="off"
       spellcheck="false"
@@ -51,14 +50,12 @@ const wrong = computed(() => found.value ?? props.issue);
   </div>
 </template>
 
-<style scoped src="./field.css" />
+<style scoped src="../../ui/field.css" />
 <style scoped>
-input[aria-invalid='true'] {
-  border-color: var(--pencil);
-}
 .says {
   margin: 0;
   min-height: 1.4em;
   font-weight: 600;
+  color: var(--ink);
 }
 </style>

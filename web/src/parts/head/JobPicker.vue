@@ -1,43 +1,57 @@
 <script setup lang="ts">
-/** Which job is open. The device's own list: on a phone that is the one a thumb knows. */
+/** Which job is open, and the way to another. */
+import { defineAsyncComponent, ref } from 'vue';
 import { ChevronDown } from 'lucide-vue-next';
-import { useJob, useJobs } from '../../live/use-jobs.ts';
+import { useJob } from '../../live/use-jobs.ts';
 
-const jobs = useJobs();
+// The list comes when it is first asked for; from then on it opens by its button.
+const JobMenu = defineAsyncComponent(() => import('./JobMenu.vue'));
+
 const job = useJob();
 const emit = defineEmits<{ choose: [jobId: string] }>();
-
-function choose(event: Event): void {
-  emit('choose', (event.target as HTMLSelectElement).value);
-}
+const button = ref<HTMLButtonElement>();
+const isWanted = ref(false);
 </script>
 
 <template>
-  <div class="picker">
-    <!-- The list lies unseen over the title, which may take two lines as a list's own face cannot. -->
-    <span class="title" aria-hidden="true">{{ job.head?.title ?? 'no job open' }}</span>
-    <ChevronDown class="sign" :size="16" aria-hidden="true" />
-    <select aria-label="Job" :value="job.head?.id ?? ''" data-test="job" @change="choose">
-      <option v-if="job.head === undefined" value="" disabled>no job open</option>
-      <option v-for="one in jobs.list" :key="one.id" :value="one.id">{{ one.title }}</option>
-    </select>
+  <div class="place">
+    <button
+      ref="button"
+      type="button"
+      class="picker"
+      aria-haspopup="menu"
+      data-test="job"
+      :data-job="job.head?.id"
+      @click="isWanted = true"
+    >
+      <span class="title"><span class="sr-only">Job: </span>{{ job.head?.title ?? 'no job open' }}</span>
+      <ChevronDown class="sign" :size="16" aria-hidden="true" />
+    </button>
+    <JobMenu v-if="isWanted && button" :anchor="button" @choose="(jobId) => emit('choose', jobId)" />
   </div>
 </template>
 
 <style scoped>
+.place {
+  min-width: 0;
+}
+/* The list lies over the page; what anchors it takes no room. */
+.place > :deep(.el-dropdown) {
+  display: none;
+}
 .picker {
-  position: relative;
   display: flex;
   align-items: center;
   gap: 6px;
+  width: 100%;
   min-height: var(--touch);
   padding: 0 8px;
+  border: 0;
   border-bottom: 1px solid var(--groove);
+  background: none;
   font-weight: 600;
-}
-.picker:has(:focus-visible) {
-  outline: 3px solid var(--chalk);
-  outline-offset: 1px;
+  text-align: left;
+  cursor: pointer;
 }
 .title {
   flex: 1;
@@ -52,16 +66,6 @@ function choose(event: Event): void {
 }
 .sign {
   flex: none;
-}
-select {
-  position: absolute;
-  inset: 0;
-  width: 100%;
-  border: 0;
-  background: var(--ground);
-  color: inherit;
-  opacity: 0;
-  cursor: pointer;
 }
 @media (max-width: 760px) {
   .picker {

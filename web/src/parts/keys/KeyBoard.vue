@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The bench's own keys, for thumbs: the drawn inch, digits in two rows as they stand on a tape, and how values join. */
 import { computed, ref } from 'vue';
+import { useIntervalFn, useTimeoutFn } from '@vueuse/core';
 import { Delete, CornerDownLeft } from 'lucide-vue-next';
 import { useComfort } from '../../live/comfort.store.ts';
 import { fraction } from '../entry/edits.ts';
@@ -53,17 +54,17 @@ function pick(num: number, den: number): void {
 }
 
 /** Held, it takes back one after the other. */
-let holding: ReturnType<typeof setTimeout> | undefined;
+const REPEATS_AFTER = 450;
+const REPEATS_EVERY = 80;
+const repeat = useIntervalFn(() => press(BACKSPACE), REPEATS_EVERY, { immediate: false, immediateCallback: true });
+const held = useTimeoutFn(repeat.resume, REPEATS_AFTER, { immediate: false });
 function hold(): void {
   press(BACKSPACE);
-  const again = () => {
-    press(BACKSPACE);
-    holding = setTimeout(again, 80);
-  };
-  holding = setTimeout(again, 450);
+  held.start();
 }
 function release(): void {
-  clearTimeout(holding);
+  held.stop();
+  repeat.pause();
 }
 </script>
 

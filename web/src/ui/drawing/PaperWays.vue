@@ -1,10 +1,12 @@
 <script setup lang="ts">
 /** How something is put on paper: on which sheets, to scale or full size. */
+import { computed } from 'vue';
 import type { SheetSize } from '@sprell/core';
+import ChoiceBar from '../ChoiceBar.vue';
 
 export type PaperSize = 'to-scale' | 'full-size';
 
-defineProps<{
+const props = defineProps<{
   /** What is printed: the rod. */
   what: string;
   toScale: string;
@@ -12,20 +14,24 @@ defineProps<{
 }>();
 const sheet = defineModel<SheetSize>('sheet', { required: true });
 const size = defineModel<PaperSize>('size', { required: true });
+
+const SHEETS: readonly (readonly [SheetSize, string])[] = [
+  ['a4', 'A4'],
+  ['letter', 'US Letter'],
+];
+const sizes = computed(
+  () =>
+    [
+      ['to-scale', props.toScale],
+      ['full-size', props.fullSize],
+    ] as const,
+);
 </script>
 
 <template>
   <div class="ways">
-    <fieldset>
-      <legend>Sheets of</legend>
-      <label><input v-model="sheet" type="radio" value="a4" /> A4</label>
-      <label><input v-model="sheet" type="radio" value="letter" /> US Letter</label>
-    </fieldset>
-    <fieldset>
-      <legend>{{ what }}</legend>
-      <label><input v-model="size" type="radio" value="to-scale" data-test="to-scale" /> {{ toScale }}</label>
-      <label><input v-model="size" type="radio" value="full-size" data-test="full-size" /> {{ fullSize }}</label>
-    </fieldset>
+    <ChoiceBar v-model="sheet" label="Sheets of" :choices="SHEETS" test="sheet" />
+    <ChoiceBar v-model="size" :label="what" :choices="sizes" test="paper" />
   </div>
 </template>
 
@@ -33,21 +39,7 @@ const size = defineModel<PaperSize>('size', { required: true });
 .ways {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px;
+  gap: 8px 16px;
   padding-bottom: 8px;
-}
-fieldset {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 16px;
-  margin: 0;
-  padding: 4px 12px;
-  border: 1px solid var(--groove);
-}
-label {
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-  min-height: 40px;
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The reading of the entry in hand, as large as fits, with what the rounding cost and the other ways it reads. */
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
-import { useClipboard } from '@vueuse/core';
+import { useClipboard, watchDebounced } from '@vueuse/core';
 import { Copy } from 'lucide-vue-next';
 import {
   answerDifference,
@@ -128,11 +128,7 @@ const beside = computed(() => forDrawing(lateBeside.value));
 /** What a screen reader is told: once typing rests, and not at every key. */
 const spoken = ref('');
 const RESTS = 700;
-let waiting: ReturnType<typeof setTimeout> | undefined;
-watch(text, (now) => {
-  clearTimeout(waiting);
-  waiting = setTimeout(() => (spoken.value = now ?? ''), RESTS);
-});
+watchDebounced(text, (now) => (spoken.value = now ?? ''), { debounce: RESTS });
 
 const clipboard = useClipboard({ legacy: true });
 const copied = ref<'shown' | 'exact'>();

@@ -1,5 +1,5 @@
-import { reactive, ref, watch } from 'vue';
-import { remember, remembered } from '../../../adapters/local-memory.ts';
+import { reactive, ref } from 'vue';
+import { useKept } from '../../../live/use-kept.ts';
 import type { MarkOrder } from '../../../parts/marks/mark-order.ts';
 
 /** How the stick is looked at, on this device. */
@@ -13,18 +13,9 @@ export interface StickLook {
 
 /** The look that was left; all but the gaps, which are a glance, stays for the next day. */
 export function useStickLook(): StickLook {
-  const look = reactive({
-    order: ref(remembered<MarkOrder>('stick.order') ?? 'size'),
+  return reactive({
+    order: useKept<MarkOrder>('stick.order', 'size'),
     gaps: ref(false),
-    laidOut: ref(remembered<boolean>('stick.laid-out') === true),
+    laidOut: useKept('stick.laid-out', false),
   });
-  watch(
-    () => look.order,
-    (order) => remember('stick.order', order),
-  );
-  watch(
-    () => look.laidOut,
-    (laidOut) => remember('stick.laid-out', laidOut ? true : undefined),
-  );
-  return look;
 }
