@@ -68,7 +68,9 @@ describe('a body that is made to take long', () => {
     const keys = Object.fromEntries(Array.from({ length: 900 }, (_, n) => [`k${n}`, 1]));
     const answer = await post('/api/account/sign-in').send(JSON.stringify(keys)).expect(400);
     expect(codeOf(answer)).toBe('request.invalid');
-    expect(answer.body).toMatchObject({ places: [{ path: 'body.email' }, { path: 'body.password' }, { path: 'body' }] });
+    expect(answer.body).toMatchObject({
+      places: [{ path: 'body.email' }, { path: 'body.password' }, { path: 'body' }],
+    });
     expect(answer.text.length).toBeLessThan(2000);
     const long = { changes: [{ ['k'.repeat(10_000)]: 1 }], [`k${'x'.repeat(10_000)}`]: 1 };
     expect((await post(`/api/jobs/${uuidv7()}/changes`).send(JSON.stringify(long))).text.length).toBeLessThan(2000);
