@@ -54,7 +54,7 @@ describe('a kind of thing that this version does not know', () => {
     await pass();
   }
 
-  it('is added, edited, moved, taken off, and each step is taken back and done again', async () => {
+  it('is added, edited, moved, deleted, and each step is undone and redone', async () => {
     const here = await aPage();
     const things = () => here.page.job.things;
     const ids = ['ash', 'oak', 'elm'].map((name) => things().add('offcut', { ...BOARD, name }));

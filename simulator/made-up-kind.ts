@@ -1,6 +1,6 @@
 /**
  * A kind of thing as a later version may bring one, put in by its test in the three places where a kind is put in: the
- * registry, the schemas and the tables. It has an order, and its fields are changed one by one.
+ * registry, the schemas and the tables. It has an order, and its fields are changed separately.
  */
 import { sql } from 'drizzle-orm';
 import { check, integer, pgTable, text } from 'drizzle-orm/pg-core';

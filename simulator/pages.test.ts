@@ -113,7 +113,7 @@ describe('two pages of one browser', () => {
 });
 
 describe('a line that is being written', () => {
-  it('while somebody else writes it stands in both versions, and is not lost where it was taken off', async () => {
+  it('while somebody else writes it is kept in both versions, and is not lost where it was deleted', async () => {
     const [mine, theirs] = [await aPage(aDevice()), await aPage(aDevice('edit'))];
     mine.job.lines.land(`5'`);
     mine.job.lines.land(`8'`);
@@ -198,7 +198,7 @@ describe('marks of one name', () => {
       ]);
       expect(sizes(job)).toEqual(['5′', '6′', '5′ 1″', '6′ 1″']);
     }
-    // Whoever came later is told, also after a reload.
+    // The later one is notified, also after a reload.
     expect(mine.job.marksApart.met).toEqual([]);
     const again = await aPage(b);
     expect(again.job.marksApart.met).toMatchObject([{ name: 'gamma', mineIs: 'gamma_2' }]);
@@ -271,7 +271,7 @@ describe('a mark that is renamed', () => {
       expect(says(job)[1]).toBe('jamb * 2');
       expect([job.things.list('mark').length, jobs.keepState.kind]).toEqual([1, 'kept']);
     }
-    // What somebody else named since is not taken back by whoever named it before.
+    // What somebody else named since is not undone by the one who named it before.
     mine.job.steps.undo();
     expect(mine.job.failure).toBe('The mark jamb was changed elsewhere since. It stands as it is there.');
     theirs.job.steps.undo();
@@ -310,7 +310,7 @@ describe('after a backup was put back', () => {
 });
 
 describe('somebody who may only read', () => {
-  it('is told before anything is written, and what they work out is not lost', async () => {
+  it('is informed before anything is written, and what they work out is not lost', async () => {
     const mine = await aPage(aDevice());
     mine.job.lines.land(`5'`);
     await pass();

@@ -2,7 +2,7 @@ import type { Role } from '@sprell/contract';
 import type { Device, JobServer } from '../web/src/adapters/device.ts';
 import type { LocalStore, LocalWrite, Written } from '../web/src/adapters/local/local-store.ts';
 import { MemoryStore } from '../web/src/adapters/local/memory-store.ts';
-import { TellingStore, type Told } from '../web/src/adapters/local/telling-store.ts';
+import { NotifyingStore, type PageNotice } from '../web/src/adapters/local/notifying-store.ts';
 import { RequestFailure } from '../web/src/adapters/request-failure.ts';
 import { Jobs } from '../web/src/job/jobs.ts';
 import type { OpenJob } from '../web/src/job/open-job.ts';
@@ -59,12 +59,12 @@ export class SimDevice {
 }
 
 /** A store whose device has no room now and then. */
-class StoreWithoutRoom extends TellingStore {
+class StoreWithoutRoom extends NotifyingStore {
   readonly #device: SimDevice;
   readonly #page: SimPage;
 
-  constructor(page: SimPage, tell: (told: Told) => void) {
-    super(page.device.store, tell);
+  constructor(page: SimPage, notify: (notice: PageNotice) => void) {
+    super(page.device.store, notify);
     this.#device = page.device;
     this.#page = page;
   }
@@ -80,7 +80,7 @@ class StoreWithoutRoom extends TellingStore {
 export class SimPage {
   readonly device: SimDevice;
   isDead = false;
-  readonly #hearing = new Set<(told: Told) => void>();
+  readonly #hearing = new Set<(notice: PageNotice) => void>();
   readonly jobs: Jobs;
   #die: () => void = () => undefined;
   readonly #died = new Promise<void>((resolve) => (this.#die = resolve));
@@ -112,8 +112,8 @@ export class SimPage {
   #asDevice(): Device {
     const { device } = this;
     const never = new Promise<never>(() => undefined);
-    const store: LocalStore = new StoreWithoutRoom(this, (told) => {
-      if (!this.isDead) for (const other of device.pages) if (other !== this) other.#hear(told);
+    const store: LocalStore = new StoreWithoutRoom(this, (notice) => {
+      if (!this.isDead) for (const other of device.pages) if (other !== this) other.#hear(notice);
     });
     return {
       store: () => (this.isDead ? never : Promise.resolve(store)),
@@ -136,10 +136,10 @@ export class SimPage {
   }
   readonly #following = new Set<(key: string) => void>();
 
-  #hear(told: Told): void {
+  #hear(notice: PageNotice): void {
     for (const hear of this.#hearing)
       queueMicrotask(() => {
-        hear(told);
+        hear(notice);
       });
   }
 

@@ -71,7 +71,7 @@ export class SimServer {
     this.#backup = this.#kept;
   }
 
-  /** What came after the backup is gone. Streams end, and those who come back are told where the job stands. */
+  /** What came after the backup is gone. Streams end, and those who come back get the revision of the job. */
   restore(): void {
     const { job } = this.#backup;
     const now = { history: uuidv7(), restoredFrom: job.history, restoredRevision: job.revision };

@@ -59,7 +59,7 @@ function random(seed) {
   };
 }
 
-/** Every fault that can be made in a file: the place, and what stands there then. */
+/** Every fault that can be made in a file: the place, and the faulty text. */
 function faultsIn(file) {
   const text = readFileSync(join(ROOT, file), 'utf8');
   const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
@@ -112,7 +112,7 @@ function isCaught(folder, { file }) {
     env: { ...process.env, SPRELL_SIMULATED_RUNS: '10' },
   });
   return new Promise((resolve) => {
-    // An endless loop is noticed by whoever waits for it.
+    // An endless loop would be noticed.
     const tooLong = setTimeout(() => {
       process.kill(-child.pid, 'SIGKILL');
     }, 180_000);

@@ -105,7 +105,7 @@ async function main() {
   // From here on a signal ends the start in order, whatever it was doing.
   let wanted = true;
   let wake = () => {};
-  const told = new Promise((resolve) => (wake = resolve));
+  const woken = new Promise((resolve) => (wake = resolve));
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
     process.on(signal, () => {
       wanted = false;
@@ -132,7 +132,7 @@ async function main() {
         writeLock(lock, address);
         console.log(`\nSprell is at ${address}${options.real ? '' : '  (with the demo jobs)'}\nCtrl-C stops it.`);
         stops.unshift(keepRunning(store));
-        const ended = await Promise.race([told.then(() => false), server.exited.then(() => true)]);
+        const ended = await Promise.race([woken.then(() => false), server.exited.then(() => true)]);
         if (ended) throw new Plain('The server ended by itself; its last lines are above.');
       }
     }

@@ -1,6 +1,6 @@
 /**
  * The floor for the server: plain Express routes on the same tables, which look up the same session and do the same
- * transaction, and nothing else: nothing is checked, limited, logged, told to others or known again when it is sent twice.
+ * transaction, and nothing else: nothing is checked, limited, logged, announced to others or recognised when it is sent twice.
  */
 import connectPgSimple from 'connect-pg-simple';
 import express from 'express';

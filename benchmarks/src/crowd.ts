@@ -1,5 +1,5 @@
 /**
- * Many people at one server: 40 devices on one job, each with its stream open, reading what it is told of and adding a line
+ * Many people at one server: 40 devices on one job, each with its stream open, reading what is announced and adding a line
  * a second; and 200 users with a job each, adding a line every two seconds. How long an added line takes to be answered.
  * `--seconds 150` for as long as asked; without it, 30. `--users 800 --processes 2` for more of them at several processes.
  */
@@ -73,27 +73,27 @@ async function addLine(person: Person, jobId: string, number: number): Promise<v
   if (!answer.ok) refused.set(answer.status, (refused.get(answer.status) ?? 0) + 1);
 }
 
-/** As a page does: told of a revision, it reads what it does not know, one reading at a time. */
+/** As a page does: when a revision is announced, it reads what it does not know, one reading at a time. */
 async function follow(person: Person, jobId: string, ends: AbortSignal, read: () => void): Promise<void> {
   const stream = await fetch(`${person.address}/api/jobs/${jobId}/events`, {
     headers: { Cookie: person.cookie },
     signal: ends,
   });
-  let [known, told] = [0, 0];
+  let [known, latest] = [0, 0];
   let isReading = false;
   const catchUp = async () => {
     if (isReading) return;
     isReading = true;
-    while (known < told) {
+    while (known < latest) {
       const answer = await ask(person, `/api/jobs/${jobId}/since/${known}`);
-      known = Math.max(known, ((await answer.json()) as { revision?: number }).revision ?? told);
+      known = Math.max(known, ((await answer.json()) as { revision?: number }).revision ?? latest);
       read();
     }
     isReading = false;
   };
   const reader = stream.body?.pipeThrough(new TextDecoderStream());
   for await (const text of reader ?? []) {
-    for (const [, revision] of text.matchAll(/"revision":(\d+)/g)) told = Math.max(told, Number(revision));
+    for (const [, revision] of text.matchAll(/"revision":(\d+)/g)) latest = Math.max(latest, Number(revision));
     void catchUp().catch(() => undefined);
   }
 }

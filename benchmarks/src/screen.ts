@@ -120,10 +120,10 @@ async function stackPage(): Promise<string> {
 }
 
 interface FirstLoad {
-  /** Milliseconds until an entry can be written and is read; until the lines of the job stand there. */
+  /** Milliseconds until an entry can be written and is read; until the lines of the job are shown. */
   readonly usable: number;
   readonly lines: number;
-  /** Bytes of script on the wire, those before the bench can be used, and those that come behind it. */
+  /** Bytes of script on the wire, those before the bench can be used, and those loaded lazily. */
   readonly script: number;
   readonly behind: number;
 }
@@ -226,9 +226,9 @@ try {
     );
   console.log('\nFirst load over a slow mobile network (180 kB/s, 563 ms there and back), nothing in the cache');
   console.log(`  an entry can be written and is read after ${(median((load) => load.usable) / 1000).toFixed(2)} s`);
-  console.log(`  the lines of the job stand there after ${(median((load) => load.lines) / 1000).toFixed(2)} s`);
+  console.log(`  the lines of the job are shown after ${(median((load) => load.lines) / 1000).toFixed(2)} s`);
   console.log(`  script of the first screen ${Math.round(median((load) => load.script) / 1000)} kB on the wire`);
-  console.log(`  script that comes behind it ${Math.round(median((load) => load.behind) / 1000)} kB`);
+  console.log(`  script loaded lazily ${Math.round(median((load) => load.behind) / 1000)} kB`);
 } finally {
   await browser.close();
   await running.stop();

@@ -7,7 +7,7 @@ import type { Change } from './wire/change.ts';
 
 /**
  * The changes that make a copy of a job: its lines with the numbers that they have, and its things of every kind. What
- * entries in it refer to is the copy's own. A line that was taken off goes along where an entry speaks of it still.
+ * entries in it refer to is the copy's own. A deleted line is copied where an entry still refers to it.
  * @param newId gives an id of version 7, a later one each time
  * @returns the first of them makes the job
  */

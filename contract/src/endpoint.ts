@@ -8,7 +8,7 @@ export interface Endpoint<
   Access extends 'account' | 'anyone' = 'account' | 'anyone',
 > {
   readonly method: 'get' | 'post' | 'put' | 'delete';
-  /** Who may ask: whoever has an account, a guest's too, or anyone. */
+  /** Who may ask: somebody with an account, a guest's too, or anyone. */
   readonly access: Access;
   /** Path under the server's root, parameters as :name. */
   readonly path: string;

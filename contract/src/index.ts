@@ -1,4 +1,4 @@
-/** The public names of the contract, one by one. */
+/** The public names of the contract. */
 export { defineEndpoint, type Endpoint } from './endpoint.ts';
 export { PROBLEMS, problemWire, type Problem, type ProblemCode } from './problem.ts';
 export { BATCH_LIMIT, batchSize, BODY_BYTES, BODY_VALUES } from './batch-limit.ts';

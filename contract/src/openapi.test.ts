@@ -48,7 +48,7 @@ describe('the description of the API', () => {
       expect(operation?.parameters?.map((one) => one.name)).toEqual(
         [...path.matchAll(/:(\w+)/g)].map(([, parameter]) => parameter),
       );
-      // Whoever is signed in to nothing may ask what anyone may.
+      // A caller without a session may ask what anyone may.
       expect(operation?.security).toEqual(access === 'anyone' ? [{}, { session: [] }] : [{ session: [] }]);
     }
   });

@@ -20,7 +20,7 @@ const schemaOf = (schema: z.ZodType, io: 'input' | 'output') =>
   z.toJSONSchema(schema, { io, target: 'draft-2020-12', unrepresentable: 'any' });
 const json = (schema: object) => ({ content: { 'application/json': { schema } } });
 
-/** Addresses that anybody may ask and that take nothing: whoever watches over the server, or writes a client of it. */
+/** Addresses that anybody may ask and that take nothing: for monitoring, and for writing a client. */
 const WATCHED: readonly (readonly [path: string, operationId: string, says: string])[] = [
   ['/api/health', 'health', 'The process is up; the database is not asked.'],
   ['/api/ready', 'ready', 'The process is up, and its database answers.'],

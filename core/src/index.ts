@@ -1,4 +1,4 @@
-/** The public names of the core, one by one. Other workspaces import this file alone. */
+/** The public names of the core. Other workspaces import this file alone. */
 export { makeIssue, type Fix, type Issue, type ShapeIssue, type IssueCode } from './base/issue.ts';
 export type { Span } from './base/span.ts';
 export { describeIssue, ISSUE_CODES } from './messages.ts';

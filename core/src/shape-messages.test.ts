@@ -14,7 +14,7 @@ describe('an issue of a shape', () => {
     expect(describeShapeIssue(issue)).not.toMatch(/undefined|\[object/);
   });
 
-  it('is told apart from those of an entry, which are told as everywhere', () => {
+  it('differs from those of an entry, which read as everywhere', () => {
     expect(SHAPE_ISSUE_CODES.filter((code) => (ISSUE_CODES as readonly string[]).includes(code))).toEqual([]);
     const { issue } = reckon('3 +* 4');
     expect(issue && describeShapeIssue(issue)).toBe(issue && describeIssue(issue));

@@ -117,7 +117,7 @@ describe('a guest', () => {
     await bench.click('[data-test=sign-out]');
     await bench.says('[data-test=would-be-lost]', '1 change is not on the server yet, and would be lost.');
     await bench.page.setOfflineMode(false);
-    // The question stands there still, and follows.
+    // The question is still shown, and follows.
     await bench.says('[data-test=would-be-lost]', 'Everything is on the server; nothing would be lost.');
     await Promise.all([bench.page.waitForNavigation(), bench.click('[data-test=leave-now]')]);
     await bench.page.waitForSelector('[data-line]');
@@ -192,7 +192,7 @@ describe('others at a job', () => {
     await mate.page.waitForFunction(
       () => document.querySelector('[data-test=keep-state]')?.textContent === '1 change waiting',
     );
-    // What was written is not lost: it stands there still.
+    // What was written is not lost: it is still there.
     await mate.page.reload();
     await mate.page.waitForSelector('[data-line="48"]');
     await mate.says('[data-test=keep-state]', '1 change waiting');

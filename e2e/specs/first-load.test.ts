@@ -3,7 +3,7 @@ import { expect, inject, it } from 'vitest';
 import { launchBrowser } from '../fixtures/browser.ts';
 
 /**
- * Bytes of script, gzipped, that a page names itself and a phone waits for; everything else comes behind it. More than
+ * Bytes of script, gzipped, that a page names itself and a phone waits for; everything else is loaded lazily. More than
  * 200,000 are never to come: a room that needs more of the first screen finds some 45,000 to spare.
  */
 const MOST = 155_000;
@@ -33,7 +33,7 @@ it('a browser that has nothing has its lines with one question to the server', a
   });
   await page.goto(inject('address'));
   await page.waitForSelector('[data-line]');
-  // Other jobs come behind it, so that each can be opened where there is no signal.
+  // Other jobs are fetched later, so that each can be opened where there is no signal.
   expect(asked[0]).toBe('POST /api/account/guest');
   expect(asked).not.toContain('GET /api/jobs');
   const first = await page.evaluate(() => JSON.parse(localStorage.getItem('sprell.job') ?? '""') as string);

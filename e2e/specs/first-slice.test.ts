@@ -105,7 +105,7 @@ describe('a carpenter at the bench', () => {
     expect(bench.errors).toEqual([]);
   });
 
-  it('keeps a change that the server could not be told, and says so', async () => {
+  it('keeps a change that could not be sent to the server, and says so', async () => {
     const bench = await openBench(browser);
     const before = await bench.lineNumbers();
     await bench.page.setOfflineMode(true);

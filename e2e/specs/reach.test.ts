@@ -225,7 +225,7 @@ describe('by the keyboard alone', () => {
     expect(await bench.lineNumbers()).toEqual(before);
   });
 
-  it('a line is found, edited, moved, noted, used and taken off', async () => {
+  it('a line is found, edited, moved, noted, used and deleted', async () => {
     const bench = await openBench(browser);
     const { keyboard } = bench.page;
     const before = await bench.lineNumbers();

@@ -18,7 +18,7 @@ async function theBandstand(size: typeof DESKTOP = DESKTOP): Promise<Bench> {
 }
 const SIDE = { typed: '[data-test=typed-side]', other: '[data-test=other-side]' };
 
-/** Waits until the other side stands there, under its name. */
+/** Waits until the other side is shown, under its name. */
 async function otherSide(bench: Bench, where: string, size: string): Promise<void> {
   await bench.says(`${SIDE.other} .where`, where);
   await bench.says(`${SIDE.other} .figure`, size);

@@ -59,7 +59,7 @@ class Person {
     return (await answer.json()) as T;
   }
 
-  /** Opens the stream of a job. @returns the last revision it told of, and what is settled when it ends */
+  /** Opens the stream of a job. @returns the last revision it announced, and what is settled when it ends */
   async listen(jobId: string): Promise<{ last(): number; readonly ended: Promise<void> }> {
     let last = 0;
     const answer = await fetch(`${proxy.address}/api/jobs/${jobId}/events`, { headers: { Cookie: this.#cookie } });
@@ -82,7 +82,7 @@ const aLine = (number: number) => {
 };
 
 describe('several server processes', () => {
-  it('are one to whoever asks: sessions, numbers, news and limits are shared', async () => {
+  it('behave as one: sessions, numbers, news and limits are shared', async () => {
     const owner = new Person();
     await owner.ask('/api/account/guest', {});
     const jobId = anId();

@@ -29,7 +29,7 @@ afterAll(() => cluster.remove());
 
 const serve = (port = 0) => start({ databaseUrl: cluster.url, port, demo: false, secret, log: 'silent' });
 
-describe('a server that is told to stop', () => {
+describe('a server that is asked to stop', () => {
   it('answers what it accepted, ends its streams, and goes', async () => {
     for (let round = 0; round < 3; round += 1) {
       const server = await serve();

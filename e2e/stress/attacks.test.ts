@@ -130,7 +130,7 @@ describe('many', () => {
 });
 
 describe('bodies that are made to take long', () => {
-  it('are refused, and whoever writes meanwhile writes on', async () => {
+  it('are refused, and others keep writing meanwhile', async () => {
     await withServers(1, async ([server]) => {
       const address = addressOf(server as Running);
       const device = new SendingDevice(() => address);

@@ -105,7 +105,7 @@ describe('the built pages', () => {
     mkdirSync(join(root, 'assets'));
     writeFileSync(join(root, 'index.html'), '<div id="app" data-nonce="__csp_nonce__"></div>');
     writeFileSync(join(root, 'assets', 'index-abc.js'), 'export {}');
-    // As the build packs them: what stands in them tells the test which one was sent.
+    // As the build packs them: their content shows the test which one was sent.
     writeFileSync(join(root, 'assets', 'index-abc.js.br'), brotliCompressSync('export { brotli }'));
     writeFileSync(join(root, 'assets', 'index-abc.js.gz'), gzipSync('export { gzip }'));
     const app = createApp({ ...appParts(test.database), webRoot: root });
@@ -158,7 +158,7 @@ describe('the configuration', () => {
     SPRELL_SECRET: 'x'.repeat(32),
   };
 
-  it('is loopback, without the demo, unless told otherwise', () => {
+  it('is loopback, without the demo, unless configured otherwise', () => {
     expect(readConfig(least)).toEqual({
       databaseUrl: least.DATABASE_URL,
       directUrl: undefined,

@@ -10,7 +10,7 @@ const environment = z.object({
   /** PostgreSQL itself, where DATABASE_URL is a pooler: what is listened to and migrated goes past that. */
   SPRELL_DIRECT_URL: z.url({ protocol: /^postgres(ql)?$/ }).optional(),
   PORT: z.coerce.number().int().min(0).max(65535).default(4600),
-  /** Loopback unless told otherwise. */
+  /** Loopback unless configured otherwise. */
   HOST: z.string().default('127.0.0.1'),
   /** Folder of the built web application; without it only the API is served. */
   SPRELL_WEB_ROOT: z.string().optional(),
@@ -18,7 +18,7 @@ const environment = z.object({
   SPRELL_MIGRATIONS: z.string(),
   /** Signs the cookies of sessions; the start command makes one and keeps it beside its database. */
   SPRELL_SECRET: z.string().min(32),
-  /** Where people reach this server, for links in mail; loopback unless told otherwise. */
+  /** Where people reach this server, for links in mail; loopback unless configured otherwise. */
   SPRELL_PUBLIC_URL: z.url({ protocol: /^https?$/ }).optional(),
   /** Addresses of proxies whose word on the client's address and on TLS is taken, as Express reads them. */
   SPRELL_TRUST_PROXY: z.string().default('loopback'),
@@ -31,11 +31,11 @@ const environment = z.object({
   SPRELL_GUESSES_A_QUARTER_HOUR: z.coerce.number().int().min(1).default(60),
   /** Wrong passwords of one account in a quarter of an hour, from wherever they come. */
   SPRELL_PASSWORDS_A_QUARTER_HOUR: z.coerce.number().int().min(1).default(20),
-  /** Letters to one e-mail address in an hour, whoever asks for them. */
+  /** Letters to one e-mail address in an hour, from all callers together. */
   SPRELL_LETTERS_AN_HOUR: z.coerce.number().int().min(1).default(5),
   /** Set by the demo start alone: every new guest gets the made-up jobs, and mail can be looked at. */
   SPRELL_DEMO: flag,
-  /** Port on loopback where what is to be watched is told, at /metrics. Without it, nowhere. */
+  /** Port on loopback where metrics are served, at /metrics. Without it, nowhere. */
   SPRELL_METRICS_PORT: z.coerce.number().int().min(0).max(65535).optional(),
   SPRELL_LOG: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('info'),
 });

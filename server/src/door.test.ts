@@ -51,7 +51,7 @@ describe('every address', () => {
     },
   );
 
-  it.each(OF_A_JOB)('%s tells a stranger of no job, as of one that does not exist', async (name, { method, path }) => {
+  it.each(OF_A_JOB)('%s answers a stranger as if the job did not exist', async (name, { method, path }) => {
     const foreign = await ask(stranger.browser, name, method, path);
     const none = await ask(stranger.browser, name, method, path.replace(':jobId', uuidv7()));
     expect([foreign.status, codeOf(foreign)]).toEqual([404, 'job.not_found']);

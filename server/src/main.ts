@@ -8,7 +8,7 @@ import { JobFeed } from './features/feed/index.ts';
 import { MailStandIn, smtpMailer } from './features/mail/index.ts';
 import { makeMetrics, serveMetrics } from './http/metrics.ts';
 
-/** Reads the configuration, brings the database up to date, listens, and shuts down when told to. */
+/** Reads the configuration, brings the database up to date, listens, and shuts down on a signal. */
 async function main(): Promise<void> {
   const config = readConfig(process.env);
   const log = pino({ level: config.logLevel });
@@ -55,7 +55,7 @@ async function main(): Promise<void> {
   });
   let isStopping = false;
   server.prependListener('request', (_request, response) => {
-    // A connection that is kept for the next request would keep the server; whoever sends more finds another, or waits.
+    // A connection that is kept for the next request would keep the server; the client opens another, or waits.
     response.once('finish', () => {
       if (isStopping) setImmediate(() => server.closeIdleConnections());
     });
@@ -64,7 +64,7 @@ async function main(): Promise<void> {
   const stop = () => {
     if (isStopping) return;
     isStopping = true;
-    // Requests that were accepted are answered, and what they changed is told; streams end at once.
+    // Requests that were accepted are answered, and their changes are announced; streams end at once.
     feed.endAll();
     stopPruning();
     watched?.close();

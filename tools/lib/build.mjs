@@ -34,7 +34,7 @@ export async function buildServer() {
   });
 }
 
-/** What the server process is told, besides its database and port. */
+/** The environment of the server process, besides its database and port. */
 export function serverEnvironment({
   databaseUrl,
   /** Of PostgreSQL itself, where the other is of a pooler. */

@@ -29,7 +29,7 @@ export function fingerprint(paths) {
   return hash.digest('hex');
 }
 
-/** Runs `build` unless `stampFile` says that it ran on the same inputs and `output` is still there. Tells whether it ran. */
+/** Runs `build` unless `stampFile` says that it ran on the same inputs and `output` is still there. Returns whether it ran. */
 export async function buildIfChanged(stampFile, inputs, output, build) {
   const now = fingerprint(inputs);
   if (existsSync(output) && existsSync(stampFile) && readFileSync(stampFile, 'utf8') === now) return false;

@@ -38,7 +38,7 @@ export async function ensureDebian(packages, what) {
   );
 }
 
-/** Debian's package would start a cluster of its own; this tells it not to, before it comes. */
+/** Debian's package would start a cluster of its own; this keeps it from that, before it is installed. */
 export async function ensurePostgres() {
   const settings = '/etc/postgresql-common/createcluster.conf';
   const said = existsSync(settings) ? readFileSync(settings, 'utf8') : '';

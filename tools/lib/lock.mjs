@@ -1,4 +1,4 @@
-/** The note that a start leaves: its process, where it serves, and what tells the process from a later one of its number. */
+/** The note that a start leaves: its process, where it serves, and what distinguishes the process from a later one of its number. */
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { birthOf, isAlive } from './processes.mjs';
 

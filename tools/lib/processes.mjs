@@ -18,7 +18,7 @@ export function run(command, args, options = {}) {
   });
 }
 
-/** Runs a program and returns what it printed; `ok` tells whether its status was 0. */
+/** Runs a program and returns what it printed; `ok` says whether its status was 0. */
 export function capture(command, args, options = {}) {
   const { status, stdout, stderr, error } = spawnSync(command, args, { encoding: 'utf8', ...options });
   return { ok: status === 0 && !error, stdout: stdout ?? '', stderr: stderr ?? '', status };
@@ -33,7 +33,7 @@ export function isAlive(pid) {
   }
 }
 
-/** The command that a process was started by; undefined where this system does not tell. */
+/** The command that a process was started by; undefined where this system does not say. */
 export function commandOf(pid) {
   try {
     return readFileSync(`/proc/${pid}/cmdline`, 'utf8').replaceAll('\0', ' ');
@@ -42,7 +42,7 @@ export function commandOf(pid) {
   }
 }
 
-/** What tells a process from a later one of the same number: when it was started, and since which start of the machine. */
+/** What distinguishes a process from a later one of the same number: when it was started, and since which start of the machine. */
 export function birthOf(pid) {
   try {
     const [, after] = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ');

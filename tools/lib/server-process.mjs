@@ -1,4 +1,4 @@
-/** The server as a child process that tells us when it listens. */
+/** The server as a child process that reports when it listens. */
 import { spawn } from 'node:child_process';
 import { SERVER_BUNDLE, serverEnvironment } from './build.mjs';
 import { Plain } from './processes.mjs';

@@ -34,7 +34,7 @@ export const jobWire = z.object({
   /** The history of the backup that it was put back from, and the revision that it was at in it. */
   restoredFrom: historyWire.nullable(),
   restoredRevision: revisionWire,
-  /** What whoever asks may do with it. */
+  /** What the caller may do with it. */
   role: roleWire,
   nextNumber: z.int(),
   lines: z.array(lineWire),
@@ -45,7 +45,7 @@ export type JobWire = z.infer<typeof jobWire>;
 const jobParams = z.object({ jobId: z.uuid() });
 const nothing = z.undefined();
 
-/** The jobs of whoever asks. */
+/** The caller's jobs. */
 export const listJobs = defineEndpoint({
   method: 'get',
   access: 'account',

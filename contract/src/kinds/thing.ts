@@ -36,7 +36,7 @@ export const NO_THINGS: Things = thingsBy(() => []);
 /** All of them in one list. */
 export const allThings = (things: Things): readonly Thing[] => THING_KINDS.flatMap((kind) => things[kind] ?? []);
 
-/** The things of a job as the server tells them. */
+/** The things of a job as the server sends them. */
 export function thingsOf(job: ThingLists): Things {
   const lists = new Map<string, readonly Thing[]>(Object.entries(job));
   return thingsBy((kind) => lists.get(kindNamed(kind).list) ?? []);

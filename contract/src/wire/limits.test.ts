@@ -72,12 +72,12 @@ describe('at its limit and one over', () => {
     expect(changeWire.safeParse(change).success).toBe(false);
   });
 
-  it('a change is told from the first sign on what is not taken of it', () => {
+  it('a change is refused with what is wrong in it', () => {
     expect(unfitWire.parse({ ...line, label: text(LABEL_LIMIT + 1) }).problem).toMatch(/^label: \S/);
     expect(unfitWire.parse({ ...line, [text(400)]: 1 }).problem.length).toBeLessThanOrEqual(300);
   });
 
-  it('is what people and other programs were told', () => {
+  it('is what people and other programs were promised', () => {
     expect([LABEL_LIMIT, BATCH_LIMIT, BODY_VALUES, BODY_BYTES]).toEqual([500, 2000, 40_000, 4_000_000]);
     expect(KINDS.map(({ name, most }) => [name, most])).toEqual([
       ['mark', 5000],

@@ -16,7 +16,7 @@ export type ThingChange =
   | (OfThing & { readonly kind: 'thing.add'; readonly content: Content })
   /** All that it says, written whole. */
   | (OfThing & { readonly kind: 'thing.edit'; readonly base: Base; readonly content: Content })
-  /** Some of its fields: as they are from now on, and as they were seen by whoever changes them. */
+  /** Some of its fields: as they are from now on, and as the author of the change saw them. */
   | (OfThing & { readonly kind: 'thing.set'; readonly base: Base; readonly fields: Content; readonly was: Content })
   /** Another place in its list. The later move holds: it is never a conflict. */
   | (OfThing & { readonly kind: 'thing.move'; readonly base: Base; readonly position: string })

@@ -6,7 +6,7 @@ export const EDGE = 10;
 export const HEAD = 14;
 /** Sheets that somebody may still cut out and join; what takes more is printed to scale. */
 export const SHEET_LIMIT = 60;
-/** The line that tells whether a sheet was printed at its size. */
+/** The line that shows whether a sheet was printed at its size. */
 const CHECK = 100;
 
 /** The head of a sheet: what is on it, and a line of 100 mm to check the print by. @param how a sentence */

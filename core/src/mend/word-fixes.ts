@@ -36,7 +36,7 @@ function swap(source: string, start: number, end: number, text: string): string 
   return `${source.slice(0, start).trimEnd()}${text}${source.slice(end).trimStart()}`.trim();
 }
 
-/** Two values side by side: the word that was to stand for an operator, a function or a unit, or that only tells more. */
+/** Two values side by side: the word that was to stand for an operator, a function or a unit, or that only describes. */
 export function sideBySideFixes(issue: Issue, source: string, names: readonly string[]): readonly Fix[] {
   const meant = [...offFixes(source), ...saidFixes(issue, source), ...callFixes(issue, source)];
   if (meant.length > 0) return meant;
@@ -86,7 +86,7 @@ function saidFixes(issue: Issue, source: string): readonly Fix[] {
   return at ? [{ label: at.label, entry: swap(source, issue.start, end, at.written) }] : [];
 }
 
-/** 3/4" ply: words behind a size that tell more of it stay with it, as a note. */
+/** 3/4" ply: words after a size that describe it stay with it, as a note. */
 function noteFixes(issue: Issue, source: string): readonly Fix[] {
   const said = /^[\p{L}][\p{L} ]*/u.exec(source.slice(issue.start))?.[0].trimEnd().split(/ +/) ?? [];
   const meant = said.findIndex((word) => isTaken(word) || SAID.has(word.toLowerCase()));
@@ -242,7 +242,7 @@ export function unitNameFixes(place: Span, word: string, source: string): readon
   return near === undefined ? [] : [{ label: near, entry: rewrite(source, place, near) }];
 }
 
-/** A name that nothing has: the nearest of what may stand there, a number in words, or the label that it was meant as. */
+/** A name that nothing has: the nearest of what is valid at that place, a number in words, or the label that it was meant as. */
 export function nameFixes(issue: IssueOf<'name.unknown'>, source: string, names: readonly string[]): readonly Fix[] {
   const { name } = issue.fields;
   const before = source.slice(0, issue.start);

@@ -187,7 +187,7 @@ export const ACCEPTED_FORMS: readonly FormGroup[] = [
     ],
   },
   {
-    title: 'Counts, spacings and words that only tell more',
+    title: 'Counts, spacings and words that only describe',
     rule: 'A number @ a size is so many of them; a length @ a size is how often the spacing goes into it. Words behind a size change nothing and stay in the read-back, in brackets.',
     forms: [
       form(`3 @ 4'`, '3 × 4′', '12′', 'three of them'),

@@ -34,7 +34,7 @@ export interface MeasurePart extends NumberLiteral {
 export interface Measure extends Span {
   readonly kind: 'measure';
   readonly parts: readonly MeasurePart[];
-  /** Words behind it that only tell more: on centres, rough. */
+  /** Words after it that only describe: on centres, rough. */
   readonly note: string | undefined;
 }
 

@@ -43,7 +43,7 @@ function readBinary(c: Cursor, level: number): Expr | undefined {
   return left === undefined ? undefined : readOperators(c, left, level);
 }
 
-/** Below every level there is: what stands there ends the expression. */
+/** Below every level there is: it ends the expression. */
 const NO_OPERATOR: OperatorInfo = { operator: 'add', level: 0, written: '', plain: '' };
 
 /** Operators by the kind of the token that writes them and nothing else; undefined where it takes a look around. */

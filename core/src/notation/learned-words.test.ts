@@ -59,7 +59,7 @@ describe('a mark that is called by a word which the language learned later', () 
     expect(reckon('2 yd', { scope: EMPTY_SCOPE }).reading?.text).toBe('6′');
   });
 
-  it('is renamed, replaced and taken off where it is the mark, and nowhere else', () => {
+  it('is renamed, replaced and deleted where it is the mark, and nowhere else', () => {
     const entry = 'yd += 2 yd to yd';
     expect(renamedIn(entry, 'yd', 'post', JOB)).toBe('post += 2 post to yd');
     expect(valueForMark(entry, 'yd', '3"', JOB)).toBe('yd += 2 (3") to yd');

@@ -4,7 +4,7 @@ import * as T from './token.ts';
 import { isUnitWord } from './unit-reader.ts';
 
 /**
- * Words behind a size that only tell more of it: how spacings are measured (16" o.c.), or anything in brackets
+ * Words after a size that only describe it: how spacings are measured (16" o.c.), or anything in brackets
  * (4' 3" (rough)). They change no value and stay in the read-back, in brackets.
  */
 

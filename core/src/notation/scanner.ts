@@ -278,7 +278,7 @@ function scanWord(table: T.TokenTable, start: number, code: number, names: ScanO
 /** Words behind which a unit stands, and no name. */
 const BEFORE_UNIT: ReadonlySet<string> = new Set(['to', 'in', 'the', 'nearest', 'per', 'sq', 'square', 'cu', 'cubic']);
 
-/** End of the mark's name at `start`, where one stands there; else `start`. */
+/** End of the mark's name at `start`, where there is one; else `start`. */
 function nameEnd(table: T.TokenTable, start: number, names: NameSet): number {
   const { source, count, starts, ends } = table;
   let end = start + 1;

@@ -4,7 +4,7 @@ import { scan, tokensOf, type ScanOptions } from './scanner.ts';
 import * as T from './token.ts';
 import { isUnitWord } from './unit-reader.ts';
 
-/** What a stretch of an entry is, for an editor that tells them apart. */
+/** What a stretch of an entry is, for an editor that marks them. */
 export type TokenRole =
   | 'label'
   | 'number'
@@ -48,7 +48,7 @@ const ROLES: Readonly<Record<T.TokenKind, TokenRole>> = {
   [T.AT]: 'operator',
 };
 
-/** The tokens of an entry with what each one is, as far as that can be told without reading it. END is left out. */
+/** The tokens of an entry with what each one is, as far as that is known without parsing it. END is left out. */
 export function rolesOf(source: string, options: ScanOptions = {}): readonly RoledToken[] {
   const colon = labelColon(source) ?? -1;
   const roleOf = ({ kind, start, end }: T.Token): TokenRole => {

@@ -30,7 +30,7 @@ export const COLON: TokenKind = 20;
 export const EQUALS: TokenKind = 21;
 export const PLUS_EQUALS: TokenKind = 22;
 export const MINUS_EQUALS: TokenKind = 23;
-/** ==, !=, <, <=, >, >=; the text tells which. */
+/** ==, !=, <, <=, >, >=; the text says which. */
 export const COMPARE: TokenKind = 24;
 export const PERCENT: TokenKind = 25;
 /** #4: the number is in `value`. */
@@ -53,7 +53,7 @@ export function kindSet(kinds: readonly TokenKind[]): readonly boolean[] {
 /** Behind the name of a mark they make it, or post to it. */
 export const ASSIGNMENT_SIGNS: ReadonlySet<TokenKind> = new Set([EQUALS, PLUS_EQUALS, MINUS_EQUALS]);
 
-/** The tokens of one entry, in order, closed by END, twice among the kinds, so that whoever looks past a token need not ask whether there is one. White space is the gap between an end and the next start. */
+/** The tokens of one entry, in order, closed by END, twice among the kinds, so that looking past a token needs no check. White space is the gap between an end and the next start. */
 export interface TokenTable {
   source: string;
   /** How many of the columns' entries are tokens of this source. */

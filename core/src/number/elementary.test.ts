@@ -129,7 +129,7 @@ describe('approximations', () => {
     );
   });
 
-  it('know when they cannot be told from nothing', () => {
+  it('know when they cannot be distinguished from zero', () => {
     const nothing = addApproximate(sinApproximate(of('1')), negateApproximate(sinApproximate(of('1'))));
     expect([mayBeZero(nothing), signOfApproximate(nothing)]).toEqual([true, 0]);
     expect([signOfApproximate(of('1/1000000000000')), signOfApproximate(of('-3'))]).toEqual([1, -1]);

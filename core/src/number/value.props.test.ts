@@ -85,7 +85,7 @@ describe('exact values', () => {
     );
   });
 
-  it('are ordered as their doubles are, wherever those can tell', () => {
+  it('are ordered as their doubles are, wherever those differ', () => {
     fc.assert(
       fc.property(exact, exact, (a, b) => {
         const [x, y] = [valueToNumber(a), valueToNumber(b)];
@@ -134,7 +134,7 @@ describe('sums past eight terms', () => {
     expect(compareValue(forward, backward)).toBe(0);
   });
 
-  it('tell apart what differs in the thirtieth digit', () => {
+  it('distinguish what differs in the thirtieth digit', () => {
     const near = addValue(sqrtValue(makeRational(2)), makeRational(1n, 10n ** 30n));
     expect(compareValue(near, sqrtValue(makeRational(2)))).toBe(1);
     // Two convergents of π that hem it in.

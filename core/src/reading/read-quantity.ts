@@ -169,7 +169,7 @@ const DECIMALS: Readonly<Partial<Record<UnitId, number>>> = {
   s: 2,
 };
 
-/** Decimals of areas, volumes and rates, about as fine as a rule can tell. */
+/** Decimals of areas, volumes and rates, about as fine as a rule shows. */
 function decimalsFor(units: readonly PoweredUnit[]): number {
   const [only, second] = units as [PoweredUnit, PoweredUnit | undefined];
   if (second !== undefined) return 4;

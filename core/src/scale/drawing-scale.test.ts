@@ -147,7 +147,7 @@ describe('the common scales', () => {
     expect(new Set(COMMON_SCALES.map(({ title }) => title)).size).toBe(COMMON_SCALES.length);
   });
 
-  it('are told which a bar fits, and how far it is off', () => {
+  it('find which a bar fits, and how far it is off', () => {
     const [best, next] = bestFits(quantity('2 1/2"'), quantity(`10'`));
     expect([best?.scale.title, best?.off]).toEqual(['1/4″ = 1′'.replace('/', '⁄'), 0]);
     expect(next?.scale.title).toBe('1:50');
@@ -166,7 +166,7 @@ describe('the drawn rule', () => {
   const twenty = scaleOrThrow(ratio('1', '20'));
   const metric = { ...DEFAULT_STYLE, length: 'mm' as const };
 
-  it('chooses divisions that can be told apart', () => {
+  it('chooses divisions that can be seen apart', () => {
     expect(divisionFor(quarter, 1, DEFAULT_STYLE)).toMatchObject({ size: makeRational(3), unit: 'in' });
     expect(divisionFor(quarter, 12, DEFAULT_STYLE)).toMatchObject({ size: makeRational(60) });
     expect(divisionFor(twenty, 1, metric)).toMatchObject({ size: makeRational(50), unit: 'mm', onPaper: 2.5 });

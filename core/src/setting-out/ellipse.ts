@@ -21,7 +21,7 @@ const half = (a: Approximation) => multiplyApproximate(a, HALF);
 const square = (a: Approximation) => multiplyApproximate(a, a);
 const minus = (a: Approximation, b: Approximation) => addApproximate(a, negateApproximate(b));
 
-/** Each step doubles the digits that are right; the flattest ellipse that a tape can tell from a line takes fifteen. */
+/** Each step doubles the digits that are right; the flattest ellipse that a tape can distinguish from a line takes fifteen. */
 const MOST_STEPS = 40;
 
 /**

@@ -16,7 +16,7 @@ const MOST_DRAWN = 100;
  * Jack rafters, square to the plate, from the plate up to a hip (or from the ridge down to a valley, measured from the
  * valley's upper end along the ridge). At so far along from the corner a jack runs that times tan(corner / 2) on the level,
  * so that each is longer than the one before by one and the same. Half of the hip's thickness, measured in plan along the
- * jack, is taken off: half the thickness / cos(corner / 2). The side cut on its top edge leans as tan(corner / 2) does, drawn
+ * jack, is subtracted: half the thickness / cos(corner / 2). The side cut on its top edge leans as tan(corner / 2) does, drawn
  * out along the slope. Sources: the half corner in plan, and Euclid, Elements I.47, for what lies on the slope.
  */
 export const JACKS: Solver = {
@@ -124,7 +124,7 @@ export const JACKS: Solver = {
   },
 };
 
-/** A jack, as it is cut: its place on the plate from the corner, and its length along the slope, hip taken off. */
+/** A jack, as it is cut: its place on the plate from the corner, and its length along the slope, hip subtracted. */
 export interface Jack {
   readonly number: number;
   readonly at: Quantity;

@@ -42,7 +42,7 @@ export const NOTCH_KEPT: Check = {
 };
 
 /**
- * A common rafter, from the outer edge of the plate to the middle of the ridge. Half of the ridge's thickness is taken off
+ * A common rafter, from the outer edge of the plate to the middle of the ridge. Half of the ridge's thickness is subtracted
  * on the level, so that along the slope it takes more. The notch over the plate (birdsmouth) is as deep, plumb, as its seat
  * is long times the slope; what stands over the plate is the plumb depth of the rafter less that. Sources: Euclid,
  * Elements I.47; rise over run is the tangent of the pitch; the right triangles of the seat and of the rafter's depth.

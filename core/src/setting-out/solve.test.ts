@@ -192,7 +192,7 @@ describe('a shape', () => {
     }
     const short = side(`2' 3 1/2"`)['area'] as Known;
     expect(fieldEntry(short, DEFAULT_STYLE)).toBe(short.entry);
-    // A third side that is no root: an approximation, told by its digits.
+    // A third side that is no root: an approximation, shown by its digits.
     const found = solved('triangle', { a: long, b: long, C: '50°' }).answers[0]?.known['height'] as Known;
     expect(fieldEntry(found, DEFAULT_STYLE)).toMatch(/^\d+\.\d{24} m$/);
   });

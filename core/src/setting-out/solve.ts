@@ -53,7 +53,7 @@ interface World {
 
 /**
  * Works a shape out from what is given: any sizes from which the rest follows. Exact wherever the formulae are.
- * @param givens the later one of two that contradict is the one that is told of; blank ones count for nothing
+ * @param givens the later one of two that contradict is the one that is reported; blank ones count for nothing
  */
 export function solve(solver: Solver, givens: Givens, options: ReckonOptions = {}): Solved {
   const issues: Record<string, ShapeIssue | undefined> = {};

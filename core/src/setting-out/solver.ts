@@ -39,7 +39,7 @@ export interface Field {
  * pitch as rise over run, `{pitch.angle}` as an angle. So a result is a live line on the slate, exact where the entry is,
  * and shows how it was worked out.
  *
- * More than one entry: each is an answer of its own, told apart by its title (the flat arc and the large one).
+ * More than one entry: each is an answer of its own, with its own title (the flat arc and the large one).
  */
 export interface Formula {
   readonly gives: string;
@@ -63,7 +63,7 @@ export interface Search {
   readonly search: (
     known: (field: string) => Value,
   ) => readonly { readonly title: string; readonly root: Approximation }[];
-  /** What is told where nothing is found. */
+  /** What is reported where nothing is found. */
   readonly none: CheckCode;
   readonly dimension: Dimension;
   /** What a number in an entry has to carry to be this: ` rad`. */
@@ -72,7 +72,7 @@ export interface Search {
 
 export type Rule = Formula | Search;
 
-/** Issues that are told without anything of what was given. */
+/** Issues that name nothing of what was given. */
 type CheckCode = {
   [Code in ShapeIssueCode]: object extends ShapeIssueFields[Code] ? Code : never;
 }[ShapeIssueCode];

@@ -7,7 +7,7 @@ const SEEN = 0.04;
 /**
  * A frame with two sides of each length, checked by its two diagonals. Opposite sides being equal, it is a parallelogram:
  * the squares of its diagonals differ by four times length × width × the cosine of the corner, and come to twice the
- * squares of both sides. So the diagonals tell by how much the one long side is pushed along, and whether what was
+ * squares of both sides. So the diagonals show by how much the one long side is pushed along, and whether what was
  * measured fits together. Source: Euclid, Elements II.12 and 13 (the law of cosines, in both halves); the parallelogram
  * law is their sum.
  */

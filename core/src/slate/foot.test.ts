@@ -49,7 +49,7 @@ describe('the foot of a slate that is worked out elsewhere', () => {
     );
   });
 
-  it('is left to whoever works out the rest where it takes much, or runs in a circle', () => {
+  it('is left to the full recalculation where it takes much, or runs in a circle', () => {
     const chain = [`1'`, ...Array.from({ length: 30 }, (_, n) => `#${n + 1} + 1"`)];
     expect(later(chain).workOutFoot(1, 31)).toHaveLength(31);
     expect(later(chain).workOutFoot(1, 30)).toEqual([]);

@@ -13,8 +13,8 @@ export class NodeResults {
   readonly columns = new Columns();
 
   /**
-   * Gives a node its result. One that comes to the same leaves the old object in place: whoever holds it sees that
-   * nothing changed. Tells whether it differed.
+   * Gives a node its result. One that comes to the same leaves the old object in place: a holder of it sees that
+   * nothing changed. Returns whether it differed.
    */
   set(node: SlateNode, result: LineResult): boolean {
     const before = this.of(node);

@@ -40,7 +40,7 @@ describe('programs', () => {
 });
 
 describe('the columns', () => {
-  it('work a slot out from others, and tell whether it came out otherwise', () => {
+  it('work a slot out from others, and return whether the result changed', () => {
     const columns = columnsWith([3, 4, LENGTH], [1, 2, LENGTH]);
     const slot = columns.take();
     columns.setProgram(slot, programOf('(#1 - #2) * 6'));

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { SlateNode } from './node.ts';
 import { recalculate } from './recalculate.ts';
 
-/** Nodes that hang on one another as told, by their names. */
+/** Nodes that depend on each other as given, by their names. */
 function graph(sources: Readonly<Record<string, readonly string[]>>): Readonly<Record<string, SlateNode>> {
   const nodes: Record<string, SlateNode> = {};
   for (const name of Object.keys(sources))

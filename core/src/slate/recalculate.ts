@@ -6,7 +6,7 @@ let rounds = 0;
 /**
  * Works out again what hangs on the given nodes, each after everything it needs, and nothing else. A node whose sources
  * all came out as before is passed over. No recursion: a chain may be as long as the slate.
- * @param work gives one node its result from its sources' results, and tells whether it came out otherwise than before
+ * @param work gives one node its result from its sources' results, and returns whether that differs from before
  * @returns the nodes whose results changed, and those left over because they lie on a circle or hang on one
  */
 export function recalculate(
@@ -53,7 +53,7 @@ function gather(start: Iterable<SlateNode>): readonly SlateNode[] {
   return affected;
 }
 
-/** Whether two results mean the same to whoever uses them. Issues are compared by what they say and where. */
+/** Whether two results mean the same to their users. Issues are compared by what they say and where. */
 export function sameResult(a: LineResult, b: LineResult): boolean {
   if (!a.ok)
     return (

@@ -51,7 +51,7 @@ describe('the slate', () => {
     expect(slate.put(aLine(1, `7 3/32"`))).toEqual(['line-1']);
   });
 
-  it('tells what uses a line, and what used it once it is gone', () => {
+  it('reports what uses a line, and what used it once it is gone', () => {
     const slate = aSlate(`5'`, 'rail = #1', 'rail * 2', 'sum(#1..#3)');
     expect(slate.usersOf('line-1').map(({ number }) => number)).toEqual([2, 4]);
     expect(slate.usersOf('line-2').map(({ number }) => number)).toEqual([3, 4]);
@@ -123,7 +123,7 @@ describe('a circle', () => {
   });
 });
 
-describe('changes one by one', () => {
+describe('single changes', () => {
   /** A random slate: lines use lines around them, marks come and go. */
   const source = fc
     .tuple(fc.nat({ max: 5 }), fc.integer({ min: 1, max: 12 }), fc.integer({ min: 1, max: 12 }))

@@ -90,7 +90,7 @@ export class Slate {
 
   /**
    * How many lines hold a value that is not small and rational. Past a few hundred a change may take longer than a
-   * frame: such a slate is kept by a worker, and this one is told what came out (`putLater`, `removeLater`, `accept`).
+   * frame: such a slate is kept by a worker, and this one receives the results (`putLater`, `removeLater`, `accept`).
    */
   heavyLines(): number {
     let count = 0;
@@ -417,7 +417,7 @@ export class Slate {
     mark: (name) => this.#index.marks.get(name)?.slot,
   };
 
-  /** Works one node out again, in the columns where that will do. Tells whether its result came out otherwise. */
+  /** Recalculates one node, in the columns where possible. Returns whether its result changed. */
   readonly #rework = (node: SlateNode): boolean => {
     const went = this.#results.columns.run(node.slot);
     if (went === LEFT_TO_THE_TREE) return this.#results.set(node, this.#work(node));

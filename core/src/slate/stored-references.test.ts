@@ -73,7 +73,7 @@ describe('a reference', () => {
     ).toBe('top_rail * 2 + mark_gone');
   });
 
-  it('tells which mark an entry makes', () => {
+  it('returns which mark an entry makes', () => {
     for (const [entry, name] of [
       [`rail = 5'`, 'rail'],
       ['post -= 2"', 'post'],

@@ -22,7 +22,7 @@ const says = (result: LineResult | undefined) =>
 const numbers = (lines: Ledger['postings'] | Ledger['before']) => lines.map(({ line: { number } }) => number);
 
 describe('the ledger of a mark', () => {
-  it('tells base, postings with their amounts, and what uses the mark', () => {
+  it('lists base, postings with their amounts, and what uses the mark', () => {
     const slate = aSlate(`5'`, 'Rail = #1 * 2', 'rail += 2"', 'rail * 2', 'RAIL -= #1', 'post = rail');
     const ledger = ledgerOf(slate, 'rAIL');
     expect(ledger?.name).toBe('Rail');
@@ -48,7 +48,7 @@ describe('the ledger of a mark', () => {
     expect(numbers(ledger.before)).toEqual([1, 3]);
   });
 
-  it('follows its sources when they change, and a posting that is taken off', () => {
+  it('follows its sources when they change, and a posting that is deleted', () => {
     const slate = aSlate(`5'`, 'rail = #1', 'rail += 2"', 'rail += 3"');
     slate.put(aLine(1, `6'`));
     expect(says(ledgerOf(slate, 'rail')?.result)).toBe('6′ 5″');

@@ -21,7 +21,7 @@ describe('the name of a mark', () => {
     ['sqrt', 'name.taken', 'sqrt_2'],
     ['last', 'name.taken', 'last_2'],
     ['RAIL', 'name.in_use', 'RAIL_3'],
-  ])('cannot be "%s", which is told with a name that can', (name, code, mended) => {
+  ])('cannot be "%s", which is reported with a name that can', (name, code, mended) => {
     const issue = nameIssue(name, ['rail', 'Rail_2']);
     expect(issue?.code).toBe(code);
     expect(issue?.fixes[0]?.entry).toBe(mended);

@@ -32,7 +32,7 @@ interface StripPlan {
   readonly apart: number;
   /** Between a mark and its label. */
   readonly leader: number;
-  /** Under the rod: what tells one strip from the next has its room there, where no mark lies. */
+  /** Under the rod: what distinguishes one strip from the next has its room there, where no mark lies. */
   readonly foot: number;
 }
 const FULL_SIZE: StripPlan = { height: 48, rod: 8, label: 3.2, apart: 4.2, leader: 4, foot: 6 };

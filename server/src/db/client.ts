@@ -23,7 +23,7 @@ export const SESSION = {
 
 /** Behind a pooler the next statement of a connection may go to another one, which knows none by its name. */
 class NamelessClient extends pg.Client {
-  // The overloads of `query` are those of pg; whatever it is given, its name alone is taken off.
+  // The overloads of `query` are those of pg; whatever it is given, only its name is removed.
   override query(...given: unknown[]): never {
     const [asked, ...rest] = given;
     const isNamed = typeof asked === 'object' && asked !== null && 'name' in asked && 'text' in asked;

@@ -11,7 +11,7 @@ const MIGRATION_LOCK = 7_311_402;
 /**
  * Brings the tables up to date, and what stands in them. Safe to call from several processes at once.
  * @param url of PostgreSQL itself, never of a pooler
- * @param isPooled the role is given what sessions behind a pooler cannot be told one by one
+ * @param isPooled the role is given what cannot be set for each session behind a pooler
  */
 export async function migrateDatabase(
   url: string,

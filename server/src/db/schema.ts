@@ -24,7 +24,7 @@ const deletedAt = timestamp('deleted_at', { withTimezone: true });
 /** The job's revision when the row last changed. */
 const revision = bigint('revision', { mode: 'number' }).notNull();
 
-/** Whoever makes things: every job belongs to one. */
+/** Accounts, guests included: every job belongs to one. */
 export const account = pgTable(
   'account',
   {

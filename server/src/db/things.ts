@@ -29,7 +29,7 @@ export function thingColumns(kind: string): Readonly<Record<string, PgColumn>> {
   return Object.fromEntries(fieldsOf(kind).map((name) => [name, columns[name] as PgColumn]));
 }
 
-/** A row as it is told to others. */
+/** A row as it is sent to others. */
 export function thingToWire(kind: string, row: ThingRow): Thing {
   const content = Object.fromEntries(fieldsOf(kind).map((name) => [name, row[name]]));
   return { id: row.id, ...content, revision: row.revision, deleted: row.deletedAt !== null };

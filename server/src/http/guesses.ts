@@ -12,7 +12,7 @@ export interface GuessLimits {
   readonly guessesAQuarterHour: number;
   /** Wrong passwords of one account in a quarter of an hour, from wherever they come. */
   readonly passwordsAQuarterHour: number;
-  /** Letters to one e-mail address in an hour, whoever asks for them. */
+  /** Letters to one e-mail address in an hour, from all callers together. */
   readonly lettersAnHour: number;
 }
 

@@ -9,7 +9,7 @@ import { aLine } from '../testing/a-line.ts';
 import { appParts, browserOf, startTestApp } from '../testing/test-app.ts';
 import { makeMetrics, serveMetrics } from './metrics.ts';
 
-it('tells what is to be watched in the words of Prometheus, and nothing of anybody', async () => {
+it('serves what is to be watched in the format of Prometheus, and nothing of anybody', async () => {
   const test = await startTestApp();
   const feed = new JobFeed(test.url, pino({ level: 'silent' }));
   const metrics = makeMetrics(test.database.pool, () => feed.size);

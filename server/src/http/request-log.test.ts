@@ -41,7 +41,7 @@ describe('the log of requests', () => {
     expect(JSON.stringify(records)).not.toMatch(/secret|127\.0\.0\.1|stack/);
   });
 
-  it('tells what was broken off from what was answered', async () => {
+  it('distinguishes what was broken off from what was answered', async () => {
     const { app, records } = anApp();
     const server = app.listen(0, '127.0.0.1');
     await once(server, 'listening');

@@ -2,7 +2,7 @@ import type { RequestHandler } from 'express';
 import { ProblemError } from './problem-error.ts';
 
 /**
- * Refuses to write for a page of another origin. A browser says with every write where it comes from; whoever says
+ * Refuses to write for a page of another origin. A browser says with every write where it comes from; one that says
  * nothing is no browser, and carries no session of somebody else. The host is the one that a proxy says the browser asked
  * for (X-Forwarded-Host), where that proxy's word is taken.
  */

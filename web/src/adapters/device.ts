@@ -3,7 +3,7 @@ import { jobServer } from './job-server-loader.ts';
 import { thisBrowsersMemory, type Memory } from './local-memory.ts';
 import type { LocalStore } from './local/local-store.ts';
 import { localStore } from './local/local-store-loader.ts';
-import { TellingStore, type Told } from './local/telling-store.ts';
+import { NotifyingStore, type PageNotice } from './local/notifying-store.ts';
 
 export type JobServer = Pick<typeof Server, 'list' | 'open' | 'since' | 'send' | 'listen'>;
 
@@ -16,17 +16,17 @@ export interface Device {
   /** Runs where no other page of this browser runs the same. */
   alone(work: () => Promise<void>): Promise<void>;
   /** @param hear is called for what other pages do to what they share with this one */
-  hear(hear: (told: Told) => void): void;
+  hear(hear: (notice: PageNotice) => void): void;
 }
 
 const CHANNEL = 'sprell.outbox';
 
 function thisBrowser(): Device {
   const others = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(CHANNEL);
-  const tell = (told: Told) => others?.postMessage(told);
+  const notify = (notice: PageNotice) => others?.postMessage(notice);
   let opened: Promise<LocalStore> | undefined;
   return {
-    store: () => (opened ??= localStore().then((store) => new TellingStore(store, tell))),
+    store: () => (opened ??= localStore().then((store) => new NotifyingStore(store, notify))),
     server: jobServer,
     memory: thisBrowsersMemory,
     alone: (work) => {
@@ -35,7 +35,7 @@ function thisBrowser(): Device {
       return locks ? locks.request(CHANNEL, work) : work();
     },
     hear: (hear) => {
-      others?.addEventListener('message', ({ data }: MessageEvent<Told>) => {
+      others?.addEventListener('message', ({ data }: MessageEvent<PageNotice>) => {
         hear(data);
       });
     },

@@ -82,7 +82,7 @@ describe('heavy work', () => {
     expect(Thread.made).toHaveLength(2);
   });
 
-  it('tells how far it has come', async () => {
+  it('reports its progress', async () => {
     const { port1, port2 } = new MessageChannel();
     const counter = {
       count: async (to: number, progress: Progress) => {

@@ -2,7 +2,7 @@ import type { Remote } from 'comlink';
 
 /** The thread failed, or it was ended: what was asked of it has no answer. */
 export class HeavyWorkEnded extends Error {}
-/** Whoever asked wants no answer any more. */
+/** The caller wants no answer any more. */
 export class HeavyWorkCancelled extends Error {}
 
 /** How far a piece of work has come, from 0 to 1. */
@@ -48,7 +48,7 @@ export function heavyWork<Api>(start: () => Worker): HeavyWork<Api> {
     const worker = start();
     let reject: (why: Error) => void = () => undefined;
     const ended = new Promise<never>((_, fail) => (reject = fail));
-    // Whoever asked hears of it; where nobody did, nobody has to.
+    // The caller gets the error; where nobody asked, nobody has to.
     ended.catch(() => undefined);
     const end = (why: Error) => {
       reject(why);

@@ -1,6 +1,6 @@
 /**
  * The server's jobs. The schemas that every answer is checked with are a tenth of the application, and nothing on the
- * first screen waits for them: whoever calls, loads this file when it is due (`jobServer`).
+ * first screen waits for them: the caller loads this file when it is due (`jobServer`).
  */
 import { beGuest, jobEvents, jobSince, listJobs, openJob, sendChanges, type Change } from '@sprell/contract';
 import type { z } from 'zod';
@@ -27,8 +27,8 @@ export function listen(jobId: string, changed: (revision: number) => void): () =
   const begin = () => {
     stream = new EventSource(jobEvents.path.replace(':jobId', jobId));
     stream.addEventListener('message', ({ data }: MessageEvent<string>) => {
-      const told = jobEvents.response.safeParse(JSON.parse(data));
-      if (told.success) changed(told.data.revision);
+      const message = jobEvents.response.safeParse(JSON.parse(data));
+      if (message.success) changed(message.data.revision);
     });
     // The browser tries a lost stream again by itself, but not one that was refused.
     stream.addEventListener('error', () => {

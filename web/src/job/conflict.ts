@@ -6,7 +6,7 @@ export interface Conflict {
   readonly kept: KeptConflict;
   /** The line as it stands. */
   readonly line: LineWire;
-  /** Both as a person reads them; undefined for a line taken off the slate. */
+  /** Both as a person reads them; undefined for a deleted line. */
   readonly mineSays: string | undefined;
   readonly theirsSays: string | undefined;
 }

@@ -51,7 +51,7 @@ export class Conflicts {
     };
   }
 
-  /** A version of a line that does not take the place of what stands there: both, until somebody chooses. */
+  /** A version of a line that does not replace the other: both are kept until somebody chooses. */
   keepBoth(lineId: string, mine: LineWire): void {
     const jobId = this.#ground.jobId ?? '';
     const kept: KeptConflict = { id: uuidv7(), lineId, jobId, mine, changes: [] };

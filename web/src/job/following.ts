@@ -1,5 +1,5 @@
 import type { Device } from '../adapters/device.ts';
-import { toldOf } from '../adapters/local/settled.ts';
+import { receivedRows } from '../adapters/local/settled.ts';
 import type { OpenJob } from './open-job.ts';
 import type { WrittenHere } from './written-here.ts';
 
@@ -15,7 +15,7 @@ interface PageThatFollows {
   takeOver(jobId: string): Promise<void>;
 }
 
-/** Keeps the open job as this device has it, whoever wrote that, and this device as the server has it. */
+/** Keeps the open job as this device has it, regardless of who wrote it, and this device as the server has it. */
 export class Following {
   readonly #page: PageThatFollows;
   /** What is to be looked at again; undefined for everything. */
@@ -122,7 +122,7 @@ export class Following {
         if (!(await (await device.store()).adopt(theirs, 'changes', head))) return takeOver(jobId);
         await this.lookAt(
           jobId,
-          toldOf(theirs).map(({ id }) => id),
+          receivedRows(theirs).map(({ id }) => id),
         );
       });
     return this.#reading;

@@ -82,7 +82,7 @@ export class Ground {
     return this.head?.role === 'read';
   }
 
-  /** As `isReader`, and the person is told why nothing happens. */
+  /** As `isReader`, and the person is shown why nothing happens. */
   refusesReader(): boolean {
     if (this.isReader) this.failure = ONLY_READS;
     return this.isReader;

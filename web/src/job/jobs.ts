@@ -92,12 +92,12 @@ export class Jobs {
     const jobId = this.open.head?.id;
     if (document.visibilityState !== 'visible' || jobId === undefined) return;
     this.#written.retry();
-    // Another page may have ended before it could tell what it did.
+    // Another page may have ended before it could say what it did.
     void this.#following.lookAt(jobId, undefined).catch(() => undefined);
     void this.#catchUp().catch(() => undefined);
   }
 
-  /** Opens what this device has, at once; what the server has beyond that comes behind it. */
+  /** Opens what this device has, at once; what the server has beyond that is added later. */
   async start(): Promise<void> {
     // It is needed in a moment, and takes as long to come as what is waited for first.
     void this.#device.server().catch(() => undefined);

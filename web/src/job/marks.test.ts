@@ -180,7 +180,7 @@ describe('marks that go', () => {
 describe('drawing scales', () => {
   const quarter = { kind: 'sizes', paper: '1/4"', site: `1'`, name: null } as const;
 
-  it('are added, taken in hand, edited and taken off, each with a way back', async () => {
+  it('are added, taken in hand, edited and deleted, each with undo', async () => {
     const { job } = await aJob();
     job.scales.add(quarter);
     expect(job.scales.inHand).toMatchObject({ title: '1⁄4″ = 1′', says: '1⁄4″ = 1′' });

@@ -35,8 +35,8 @@ async function openPage(holder?: Holder): Promise<{ jobs: Jobs; job: OpenJob }> 
   return { jobs, job: jobs.open };
 }
 
-/** Tells of every value that is set, where a screen would draw it. */
-function tellingHolder(tell: (value: unknown) => void): Holder {
+/** Reports every value that is set, where a screen would draw it. */
+function reportingHolder(report: (value: unknown) => void): Holder {
   return {
     ...plainHolder,
     cell: (first) => {
@@ -47,14 +47,14 @@ function tellingHolder(tell: (value: unknown) => void): Holder {
         },
         set value(now) {
           held = now;
-          tell(now);
+          report(now);
         },
       };
     },
   };
 }
-const drawingsIn = (told: Mock): number =>
-  told.mock.calls.filter(([value]) => typeof value === 'object' && value !== null && 'rows' in value).length;
+const drawingsIn = (drawn: Mock): number =>
+  drawn.mock.calls.filter(([value]) => typeof value === 'object' && value !== null && 'rows' in value).length;
 
 const settled = () => vi.advanceTimersByTimeAsync(0);
 
@@ -143,12 +143,12 @@ describe('the open job', () => {
     job.lines.land(`2'`);
     await settled();
     expect(jobs.keepState).toEqual({ kind: 'kept' });
-    const told = { what: 'line #2', says: `rail: 5'`, isEntry: true };
-    expect(job.refusals.list).toMatchObject([told]);
+    const refused = { what: 'line #2', says: `rail: 5'`, isEntry: true };
+    expect(job.refusals.list).toMatchObject([refused]);
     expect(job.refusals.list[0]?.why).toBe('its label is too long, or holds signs that cannot be kept');
     const { job: again } = await openPage();
     await settled();
-    expect(again.refusals.list).toMatchObject([told]);
+    expect(again.refusals.list).toMatchObject([refused]);
     await again.refusals.drop(again.refusals.list);
     expect(readings(again)).toEqual(['1′', '2′']);
     expect((await openPage()).job.refusals.list).toEqual([]);
@@ -260,7 +260,7 @@ describe('the open job', () => {
     expect(readings(again)).toEqual(['5′']);
   });
 
-  it('takes steps back one by one where nobody else changed anything, others having moved the line', async () => {
+  it('undoes single steps where nobody else changed anything, others having moved the line', async () => {
     const { job } = await openPage();
     job.lines.land(`5'`);
     const { id } = job.slate.rows[0]?.line as LineWire;
@@ -384,7 +384,7 @@ describe('the open job', () => {
 
   it('comes off the slate and back in one go: written down together, drawn once, sent in one batch', async () => {
     const drawn = vi.fn();
-    const { jobs, job } = await openPage(tellingHolder(drawn));
+    const { jobs, job } = await openPage(reportingHolder(drawn));
     for (let number = 1; number <= 30; number += 1) job.lines.land(number === 1 ? `1'` : '#1 * 2');
     await settled();
     const write = vi.spyOn(device, 'write');
@@ -471,7 +471,7 @@ describe('the open job', () => {
 });
 
 describe('the jobs of this device', () => {
-  it('begins with a job of its own where there is none, told to the server with what was written in it', async () => {
+  it('begins with a job of its own where there is none, sent to the server with what was written in it', async () => {
     server.jobs = [];
     server.away = true;
     const { jobs, job } = await openPage();
@@ -582,7 +582,7 @@ describe('how the job reads', () => {
     expect(server.reading.length).toBe('ft-in');
   });
 
-  it('goes back to the job where the job is told again', async () => {
+  it('goes back to the job where the job is read again', async () => {
     const { job } = await openPage();
     job.reading.setForAll({ length: 'mm', finest: 8 });
     job.reading.set({ length: 'in' });
@@ -594,7 +594,7 @@ describe('how the job reads', () => {
 describe('a thing that is kept whole', () => {
   const gable = { name: 'Gable', shape: 'right-triangle', answer: '', givens: [['rise', `5'`]] as const };
 
-  it('stands beside what another device wrote of it meanwhile, named in a sentence, and neither is lost', async () => {
+  it('is kept next to what another device wrote of it meanwhile, named in a sentence, and neither is lost', async () => {
     const { job } = await openPage();
     const id = job.setOuts.add(gable);
     await settled();
@@ -612,7 +612,7 @@ describe('a thing that is kept whole', () => {
     expect([...server.things.values()].map(({ thing }) => (thing['entries'] as string[])[0])).toEqual([`9'`, `6'`]);
   });
 
-  it('is left as another device has it where a step back would take that away, and what it was stands beside it', async () => {
+  it('is left as another device has it where undo would overwrite that, and the old version is kept next to it', async () => {
     const { jobs, job } = await openPage();
     const id = job.setOuts.add(gable);
     job.setOuts.edit({ id, ...gable, givens: [['rise', `6'`]] });

@@ -103,7 +103,7 @@ export class Outbox {
         this.#tries += 1;
         this.#again = false;
       }
-      // Whoever asks for more meanwhile is heard.
+      // Requests that come meanwhile are noticed.
       await this.#show();
     }
   }

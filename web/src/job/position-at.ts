@@ -7,7 +7,7 @@ export interface Place {
   readonly moved: readonly { readonly line: LineWire; readonly position: string }[];
 }
 
-/** A place takes no more characters, that the server takes it and it costs no more than what stands there. */
+/** Longest key of a place: the server accepts no longer one, and it should not cost more than the line itself. */
 const LONGEST = 100;
 
 /**

@@ -56,7 +56,7 @@ export class JobThings {
     this.#held.value = things;
   }
 
-  /** Those of a kind that were not taken off: in their order, or the oldest first. */
+  /** Those of a kind that are not deleted: in their order, or the oldest first. */
   list<Kind extends ThingKind>(kind: Kind): readonly ThingWire<Kind>[];
   list(kind: string): readonly Thing[];
   list(kind: string): readonly Thing[] {
@@ -83,7 +83,7 @@ export class JobThings {
     this.#held.value = { ...this.#held.value, [kind]: list };
   }
 
-  /** Every thing, those that were taken off among them. */
+  /** Every thing, deleted ones included. */
   ids(): readonly string[] {
     return Object.values(this.#held.value).flatMap((list) => list.map(({ id }) => id));
   }
@@ -213,7 +213,7 @@ export class JobThings {
     this.#onChanged(kind);
   }
 
-  /** @param isChanged somebody else changed the thing since: it is left so, and what it would have been stands beside it */
+  /** @param isChanged somebody else changed the thing since: it is left so, and what it would have been is kept next to it */
   takeBack(step: ThingInverse, isChanged: boolean): TakenBack {
     const kept = this.find(step.thingId);
     if (!kept) return {};

@@ -43,7 +43,7 @@ export interface Done {
   readonly said: Said;
 }
 
-/** Tells two texts from each other in a few signs, so that a step that speaks of a thousand lines stays small. */
+/** Distinguishes two texts by a few signs, so that a step that speaks of a thousand lines stays small. */
 export const fingerprint = (text: string): string => v5(text, v5.URL).slice(0, 18);
 
 /** Lines and things that somebody else changed since the step was done. */

@@ -22,7 +22,7 @@ interface PageThatWrites {
 
 /**
  * Writes what is changed on this page down on the device, in order and as often as it takes. Until it is there it is on this
- * page alone: whoever leaves is asked, and what was on its way goes on from where it was left.
+ * page alone: leaving asks first, and what was on its way goes on from where it was left.
  */
 export class WrittenHere {
   readonly #page: PageThatWrites;

@@ -1,7 +1,7 @@
 /** Typing into the entry's editor where there is no browser: tests write to the editor itself. */
 import { EditorView } from '@codemirror/view';
 
-// This stand-in for a browser tells of a new selection in the middle of an update, which none does.
+// This stand-in for a browser reports a new selection in the middle of an update, which none does.
 let isLate = false;
 document.addEventListener(
   'selectionchange',
@@ -21,7 +21,7 @@ export function editorIn(root: Element): EditorView {
   return EditorView.findFromDOM(root.querySelector('.cm-editor') as HTMLElement) as EditorView;
 }
 
-/** Puts a text in place of what stands there, as if it had been typed. */
+/** Puts a text in place of the old one, as if it had been typed. */
 export function typeInto(root: Element, text: string): void {
   const editor = editorIn(root);
   editor.dispatch({

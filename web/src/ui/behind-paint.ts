@@ -23,7 +23,7 @@ function doDue(): void {
     try {
       act();
     } catch (error) {
-      // It is told like any other that nobody caught, and does not hold up the rest.
+      // It is reported like any other that nobody caught, and does not hold up the rest.
       reportError(error);
     }
   }

@@ -2,7 +2,7 @@ declare const drawnValue: unique symbol;
 
 /**
  * A value that is kept for drawing: it may be that of a frame or more ago. Nothing that is stored, posted, copied or written
- * may come of it, and its type says so: an action that wants the value itself cannot be given this. Actions are told what
+ * may come of it, and its type says so: an action that wants the value itself cannot be given this. Actions are given what
  * was touched and look the value up when they run.
  */
 export interface Drawn<T> {

@@ -4,7 +4,7 @@ import { isOneLine } from '../../text.ts';
 import { kindWire } from '../kind-wire.ts';
 import { scaleKind } from './kind.ts';
 
-/** How a scale was defined; what each kind means is told by `ScaleDefinition` of the core. */
+/** How a scale was defined; see `ScaleDefinition` of the core. */
 const scaleKindWire = z.enum(['sizes', 'ratio', 'copy']);
 
 const side = z.string().trim().min(1).max(LIMITS.characters).refine(isOneLine, 'Control characters are not text.');
@@ -15,6 +15,6 @@ export const scaleWire = kindWire(scaleKind, {
   /** Entries as they were typed, without references to lines or marks: a drawing does not change with the job. */
   paper: side,
   site: side,
-  /** What the drawing is called; null for one that is told by its scale alone. */
+  /** What the drawing is called; null for one that is known by its scale alone. */
   name: z.string().trim().min(1).max(120).refine(isOneLine, 'Control characters are not text.').nullable(),
 });

@@ -1,6 +1,6 @@
 import { and, eq, gt, inArray, lt, notInArray, sql } from 'drizzle-orm';
 import type { Executor } from '../../db/client.ts';
-import { tell } from '../feed/index.ts';
+import { notify } from '../feed/index.ts';
 import { account, claim, guestKey, job, jobMember, oneTimeCode, session } from '../../db/schema.ts';
 
 export type AccountRow = typeof account.$inferSelect;
@@ -97,7 +97,7 @@ export async function moveAccount(db: Executor, from: string, to: string): Promi
   );
   await dropGuestKeys(db, from);
   await dropClaim(db, from);
-  await tell(db, { kind: 'shut', accountId: from });
+  await notify(db, { kind: 'shut', accountId: from });
 }
 
 /** Ends every way into an account but its password, in every process at once: sessions, keys, codes and links. */
@@ -106,7 +106,7 @@ export async function endSessions(db: Executor, accountId: string): Promise<void
   await db.delete(oneTimeCode).where(eq(oneTimeCode.accountId, accountId));
   await dropGuestKeys(db, accountId);
   await dropClaim(db, accountId);
-  await tell(db, { kind: 'shut', accountId });
+  await notify(db, { kind: 'shut', accountId });
 }
 
 export async function keepCode(

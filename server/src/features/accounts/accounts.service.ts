@@ -47,7 +47,7 @@ export interface AccountsService {
   /** @throws {ProblemError} code.unknown */
   useDeviceCode(code: string, guestId: string | undefined): Promise<GuestWire>;
   /**
-   * Writes to the address, where there is such an account: behind the answer, which tells neither in words nor by its time
+   * Writes to the address, where there is such an account: behind the answer, which reveals neither in words nor by its time
    * whether there is one.
    */
   askReset(email: string): void;

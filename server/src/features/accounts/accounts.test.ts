@@ -283,7 +283,7 @@ describe('a forgotten password', () => {
     const { email } = await claimed(test);
     const send = vi.spyOn(test.mail, 'send').mockImplementation(async ({ text }) => {
       const token = /new-password#(\S+)/.exec(text)?.[1];
-      // Whoever has the letter in the same moment gets in.
+      // The holder of the letter gets in at the same time.
       await test.browser().post('/api/account/reset/use').send({ token, password: 'sharp as a chisel' }).expect(200);
     });
     await test.browser().post('/api/account/reset').send({ email }).expect(200);
@@ -293,7 +293,7 @@ describe('a forgotten password', () => {
     await signIn(test.browser(), email, 'sharp as a chisel').expect(200);
   });
 
-  it('answers alike where mail is slow or does not go, and tells by no word who has an account', async () => {
+  it('answers alike where mail is slow or does not go, and does not reveal who has an account', async () => {
     const { email } = await claimed(test);
     const never = vi.spyOn(test.mail, 'send').mockReturnValue(new Promise(() => undefined));
     await test.browser().post('/api/account/reset').send({ email }).expect(200, { done: true });

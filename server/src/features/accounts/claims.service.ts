@@ -15,13 +15,13 @@ export interface ClaimsService {
   waitsFor(accountId: string): Promise<string | null>;
   /**
    * Where mail is sent, the address gets a letter: with a link, or, where there is an account with it, with word of that.
-   * The letter goes behind the answer, and neither the answer nor its time tells which it was. Where no mail is sent the
+   * The letter goes behind the answer, and neither the answer nor its time reveals which it was. Where no mail is sent the
    * address is the account's at once.
    * @throws {ProblemError} password.weak; account.claimed; account.email_taken, without mail
    */
   claim(accountId: string, email: string, password: string): Promise<OwnAccountWire>;
   /**
-   * Whoever opens the link has the mailbox. In another browser than the one that claimed the password is asked for as well:
+   * Opening the link proves access to the mailbox. In another browser than the one that claimed the password is asked for as well:
    * else somebody could give an account of their own, with what they know of it, into the hands of another.
    * @throws {ProblemError} code.unknown; password.needed; account.wrong; account.email_taken
    */

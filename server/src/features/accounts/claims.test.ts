@@ -41,7 +41,7 @@ describe('an address of one’s own', () => {
     expect(await titles(elsewhere)).toEqual(['Shed']);
   });
 
-  it('is claimed alike whether or not somebody has it; whoever has it is written to', async () => {
+  it('is claimed alike whether or not somebody has it; its owner gets a letter', async () => {
     const { email } = await claimed(test);
     const guest = await test.guest();
     const taken = await claim(guest.browser, email).expect(200);
@@ -94,7 +94,7 @@ describe('an address of one’s own', () => {
     await confirm(test.browser(), ended, PASSWORD).expect(404);
   });
 
-  it('goes to one of those who claim it, whoever opens the link first', async () => {
+  it('goes to one of those who claim it, regardless of who opens the link first', async () => {
     const email = anAddress();
     const guests = await Promise.all([test.guest(), test.guest(), test.guest()]);
     for (const { browser } of guests) await claim(browser, email).expect(200);

@@ -24,5 +24,5 @@ const SIGNS = '23456789ABCDEFGHJKMNPQRSTWXYZ'.concat('V');
 
 export const makeDeviceCode = (): string => Array.from({ length: 10 }, () => SIGNS[randomInt(SIGNS.length)]).join('');
 
-/** What is kept of a secret: whoever reads the database opens nothing with it. */
+/** What is kept of a secret: a leaked database opens nothing. */
 export const hashSecret = (secret: string): string => createHash('sha256').update(secret).digest('hex');

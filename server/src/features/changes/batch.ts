@@ -257,7 +257,7 @@ function lineValues(change: Exclude<LineChange, { kind: 'line.add' | 'line.words
 }
 
 /**
- * The order of keys does not matter to what a change says. One that was known by an earlier form is told by that: it may have
+ * The order of keys does not matter to what a change says. One that came in an earlier form is compared by that: it may have
  * been sent so, and be sent again in today's.
  */
 function payloadHash(change: Change): string {

@@ -18,7 +18,7 @@ export interface ChangesService {
   apply(accountId: string, jobId: string, sent: Sent): Promise<{ revision: number; results: ChangeResult[] }>;
 }
 
-/** Changes, and the history of the job that they were made in, where whoever sends them knows of it. */
+/** Changes, and the history of the job that they were made in, where the sender knows it. */
 export interface Sent {
   readonly changes: readonly SentChange[];
   readonly history?: string | undefined;
@@ -32,7 +32,7 @@ interface Counted {
 const MOST_JOBS = 2000;
 /** Lines and things of one job. */
 const MOST_HELD = 50_000;
-/** Whoever came later than another process looks again. One of those at work on a job always gets through. */
+/** A batch retries when the revision has moved; one of the competing batches always succeeds. */
 const TRIES = 100;
 
 /** @param counts what becomes of changes */
@@ -90,7 +90,7 @@ async function checkRoom(db: Database, { id, revision }: JobRow, added: number):
     throw new ProblemError('job.full', `No more than ${MOST_HELD} lines are kept in one job; go on in a new one.`);
 }
 
-/** What becomes of one change, told in the form in which it was sent. */
+/** What becomes of one change, in the form in which it was sent. */
 function resultOf(batch: Batch, sent: SentChange): ChangeResult {
   if (sent.kind === 'unfit') return refusedUnfit(sent);
   return sent.kind === 'earlier' ? earlierResult(sent.change, batch.apply(sent.change)) : batch.apply(sent);

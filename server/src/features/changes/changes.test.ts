@@ -210,7 +210,7 @@ describe('the one path for writes', () => {
     expect((await send([other])).body.results).toMatchObject([{ status: 'refused', code: 'change.id_reused' }]);
   });
 
-  it('adds, edits, takes off and brings back drawing scales, each once, and answers what was changed meanwhile', async () => {
+  it('adds, edits, deletes and restores drawing scales, each once, and answers what was changed meanwhile', async () => {
     const add = aScale();
     const { thingId: scaleId } = add;
     const edit: Change = {
@@ -305,7 +305,7 @@ describe('the one path for writes', () => {
     expect(uneven.body.results).toMatchObject([{ status: 'refused', code: 'change.unfit' }]);
   });
 
-  it('tells a stranger nothing: a job of somebody else is a job that does not exist, and so is its line', async () => {
+  it('reveals nothing to a stranger: a job of somebody else is a job that does not exist, and so is its line', async () => {
     const stranger = uuidv7();
     const theirs = uuidv7();
     const theirLine = uuidv7();

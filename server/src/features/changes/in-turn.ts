@@ -1,6 +1,6 @@
 /**
  * Work on one thing, one after the other; on different things at the same time. What two processes do at once the database
- * keeps apart, but whoever loses there has to begin again, and among forty there is always somebody who loses.
+ * keeps apart, but the losers have to retry, and among forty somebody always loses.
  */
 export class InTurn {
   readonly #last = new Map<string, Promise<unknown>>();

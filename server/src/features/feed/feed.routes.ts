@@ -21,11 +21,11 @@ export function feedRoutes({ feed, jobs }: { readonly feed: JobFeed; readonly jo
     if (!feed.isListening())
       throw new ProblemError('server.unavailable', 'The store of jobs is away; try again in a moment.');
     const { jobId } = params.data;
-    // Before it is read what stands there now: what comes between the two is told as well.
-    let told = -1;
+    // Before the revision is read: what changes between the two is sent as well.
+    let sent = -1;
     const say = (revision: number) => {
-      if (revision > told) response.write(`data: ${JSON.stringify({ revision })}\n\n`);
-      told = Math.max(told, revision);
+      if (revision > sent) response.write(`data: ${JSON.stringify({ revision })}\n\n`);
+      sent = Math.max(sent, revision);
     };
     const waiting: number[] = [];
     let begun = false;

@@ -123,11 +123,11 @@ describe('the stream of a job', () => {
     await late.close();
   });
 
-  it('tells a crowd less often than one, and everybody the last word', async () => {
+  it('notifies a crowd less often than one, and everybody of the last revision', async () => {
     const feed = new JobFeed(test.url, pino({ level: 'silent' }));
     await feed.start();
-    const told = Array.from({ length: 40 }, () => [] as number[]);
-    const stops = told.map((said) =>
+    const heard = Array.from({ length: 40 }, () => [] as number[]);
+    const stops = heard.map((said) =>
       feed.listen({ jobId, accountId: owner.accountId, changed: (one) => said.push(one), shut: () => undefined }),
     );
     expect(feed.size).toBe(40);
@@ -135,8 +135,8 @@ describe('the stream of a job', () => {
       feed.changed(jobId, revision);
       await new Promise((resolve) => setTimeout(resolve, 60));
     }
-    await vi.waitFor(() => expect(new Set(told.map((said) => said.at(-1)))).toEqual(new Set([12])));
-    for (const said of told) expect(said.length).toBeLessThan(8);
+    await vi.waitFor(() => expect(new Set(heard.map((said) => said.at(-1)))).toEqual(new Set([12])));
+    for (const said of heard) expect(said.length).toBeLessThan(8);
     for (const stop of stops) stop();
     expect(feed.size).toBe(0);
     await feed.close();
@@ -156,7 +156,7 @@ describe('the stream of a job', () => {
     second.close();
   });
 
-  it('finds by itself what a process changed that ended before it told of it', async () => {
+  it('finds by itself what a process changed that ended before it announced it', async () => {
     const feed = new JobFeed(test.url, pino({ level: 'silent' }));
     await feed.start();
     const other = createServer(createApp({ ...appParts(test.database), feed })).listen(0, '127.0.0.1');

@@ -1,7 +1,7 @@
 import pg from 'pg';
 import type { Logger } from 'pino';
 
-/** What is told of between server processes, through the database: what changed, and who lost access to what. */
+/** What server processes announce to each other, through the database: what changed, and who lost access to what. */
 export const CHANNEL = 'sprell_job';
 
 export type News =
@@ -14,28 +14,28 @@ export interface Listener {
   readonly jobId: string;
   readonly accountId: string;
   changed(revision: number): void;
-  /** The stream ends; whoever listened asks again whether it may. */
+  /** The stream ends; the listener asks again whether it may. */
   shut(): void;
 }
 
 const AGAIN_AFTER = 1000;
-/** Milliseconds in which what changed is gathered before it is told: less than a person notices. */
+/** Milliseconds in which what changed is gathered before it is announced: less than a person notices. */
 const GATHER = 40;
-/** Of jobs that are told of at once; PostgreSQL takes 8000 characters, and one is about 50. */
+/** Most jobs in one notification; PostgreSQL takes 8000 characters, and one is about 50. */
 const AT_ONCE = 100;
 /**
- * Milliseconds for each listener of a job before its next word is told. Whoever is told reads, and each reads for itself:
- * forty that are told of every line of forty ask more than they write. One or two are told at once.
+ * Milliseconds for each listener of a job before its next notification. Each that is notified reads for itself:
+ * forty that hear of every line of forty ask more than they write. One or two are notified at once.
  */
 const PAUSE = 10;
 /** No word waits longer. */
 const LONGEST_PAUSE = 500;
-/** Milliseconds between two looks at what nobody told of, because the process that changed it ended before it could. */
+/** Milliseconds between two looks at what nobody announced, because the process that changed it ended before it could. */
 const LOOK_EVERY = 20_000;
 
 /**
- * Tells those who listen to a job what happens to it, whichever server process it happened in. While the database cannot
- * be listened to, streams are ended: whoever comes back reads what was missed.
+ * Notifies those who listen to a job of what happens to it, whichever server process it happened in. While the database cannot
+ * be listened to, streams are ended: a listener that reconnects reads what was missed.
  */
 export class JobFeed {
   readonly #url: string;
@@ -43,15 +43,15 @@ export class JobFeed {
   /** By their jobs. */
   readonly #listeners = new Map<string, Set<Listener>>();
   #client: pg.Client | undefined;
-  /** Jobs that were told of a moment ago, with what there is to tell when their pause is over. */
+  /** Jobs announced a moment ago, with the revision to send when their pause is over. */
   readonly #pausing = new Map<string, number | undefined>();
   #timer: ReturnType<typeof setTimeout> | undefined;
   #looking: ReturnType<typeof setInterval> | undefined;
   #isClosed = false;
   #isEnding = false;
-  /** What is to be told still: jobs with the revision they came to. */
-  readonly #untold = new Map<string, number>();
-  #telling: ReturnType<typeof setTimeout> | undefined;
+  /** What is still to be sent: jobs with the revision they came to. */
+  readonly #unsent = new Map<string, number>();
+  #sending: ReturnType<typeof setTimeout> | undefined;
   /** One query at a time goes over the connection. */
   #last: Promise<unknown> = Promise.resolve();
 
@@ -104,12 +104,12 @@ export class JobFeed {
 
   /**
    * A job changed: every process hears of it in a moment. After the transaction and apart from it: PostgreSQL lets
-   * transactions that tell something be done one at a time only.
+   * transactions that notify be done one at a time only.
    */
   changed(jobId: string, revision: number): void {
-    this.#untold.set(jobId, Math.max(revision, this.#untold.get(jobId) ?? 0));
-    this.#telling ??= setTimeout(() => {
-      this.#telling = undefined;
+    this.#unsent.set(jobId, Math.max(revision, this.#unsent.get(jobId) ?? 0));
+    this.#sending ??= setTimeout(() => {
+      this.#sending = undefined;
       void this.#tellAll();
     }, GATHER);
   }
@@ -124,21 +124,21 @@ export class JobFeed {
   }
 
   async #tellAll(): Promise<void> {
-    while (this.#untold.size > 0 && this.#client !== undefined) {
-      const jobs = [...this.#untold].slice(0, AT_ONCE);
-      for (const [jobId] of jobs) this.#untold.delete(jobId);
+    while (this.#unsent.size > 0 && this.#client !== undefined) {
+      const jobs = [...this.#unsent].slice(0, AT_ONCE);
+      for (const [jobId] of jobs) this.#unsent.delete(jobId);
       try {
         const news: News = { kind: 'changed', jobs };
         await this.#ask('select pg_notify($1, $2)', [CHANNEL, JSON.stringify(news)]);
       } catch {
-        // The connection is lost, and what was not told is told over the next.
+        // The connection is lost, and what was not sent goes over the next.
         for (const [jobId, revision] of jobs) this.changed(jobId, revision);
         return;
       }
     }
   }
 
-  /** Looks for what this process was not told of. */
+  /** Looks for what this process was not notified of. */
   async look(): Promise<void> {
     const jobs = [...this.#listeners.keys()];
     if (jobs.length === 0) return;
@@ -164,10 +164,10 @@ export class JobFeed {
   #changed(jobs: ReadonlyMap<string, number>): void {
     for (const [jobId, revision] of jobs)
       if (this.#pausing.has(jobId)) this.#pausing.set(jobId, Math.max(revision, this.#pausing.get(jobId) ?? 0));
-      else this.#tell(jobId, revision);
+      else this.#notify(jobId, revision);
   }
 
-  #tell(jobId: string, revision: number): void {
+  #notify(jobId: string, revision: number): void {
     const listening = [...(this.#listeners.get(jobId) ?? [])];
     if (listening.length === 0) return;
     for (const listener of listening) listener.changed(revision);
@@ -176,7 +176,7 @@ export class JobFeed {
       () => {
         const later = this.#pausing.get(jobId);
         this.#pausing.delete(jobId);
-        if (later !== undefined) this.#tell(jobId, later);
+        if (later !== undefined) this.#notify(jobId, later);
       },
       Math.min(LONGEST_PAUSE, listening.length * PAUSE),
     ).unref();
@@ -202,7 +202,7 @@ export class JobFeed {
     };
   }
 
-  /** The process stops: no more streams, but what changes is told still. */
+  /** The process stops: no more streams, but changes are still announced. */
   endAll(): void {
     this.#isEnding = true;
     this.#shutAll();
@@ -215,7 +215,7 @@ export class JobFeed {
   async close(): Promise<void> {
     this.#isClosed = true;
     clearTimeout(this.#timer);
-    clearTimeout(this.#telling);
+    clearTimeout(this.#sending);
     clearInterval(this.#looking);
     await this.#tellAll();
     const client = this.#client;

@@ -83,7 +83,7 @@ export async function countJobs(db: Executor, accountId: string): Promise<number
   return found?.jobs ?? 0;
 }
 
-/** Lines and things of a job, those that were taken off among them. */
+/** Lines and things of a job, deleted ones included. */
 export async function countHeld(db: Executor, jobId: string): Promise<number> {
   const counts = await Promise.all(
     [line, ...THING_KINDS.map(tableOf)].map((table) =>

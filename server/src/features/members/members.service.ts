@@ -2,7 +2,7 @@ import type { MemberWire } from '@sprell/contract';
 import type { Database, Executor } from '../../db/client.ts';
 import { ProblemError } from '../../http/problem-error.ts';
 import { hashSecret, makeToken } from '../accounts/index.ts';
-import { tell } from '../feed/index.ts';
+import { notify } from '../feed/index.ts';
 import { findJob, noSuchJob } from '../jobs/index.ts';
 import { dropInvitations, dropMember, findInvitation, keepInvitation, letIn, membersOf } from './members.repository.ts';
 
@@ -66,9 +66,9 @@ export function makeMembersService(db: Database): MembersService {
       } else await owned(db, accountId, jobId);
       await db.transaction(async (tx) => {
         await dropMember(tx, jobId, memberId);
-        // Whoever is sent away knows the link that let them in.
+        // A removed member knows the link that let them in.
         if (memberId !== accountId) await dropInvitations(tx, jobId);
-        await tell(tx, { kind: 'shut', accountId: memberId, jobId });
+        await notify(tx, { kind: 'shut', accountId: memberId, jobId });
       });
     },
   };

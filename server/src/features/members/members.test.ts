@@ -50,7 +50,7 @@ describe('a job that others are invited to', () => {
     expect(body).toEqual([{ accountId: other.accountId, email: 'mate@example.test', role: 'read' }]);
   });
 
-  it('is lost to whoever it is taken from, at once, and to a member that leaves', async () => {
+  it('is closed at once to a member that is removed, or leaves', async () => {
     await accept(other, await invited('edit')).expect(200);
     const { body } = await owner.browser.get(`/api/jobs/${jobId}/members`).expect(200);
     expect(body).toEqual([{ accountId: other.accountId, email: null, role: 'edit' }]);
@@ -60,13 +60,13 @@ describe('a job that others are invited to', () => {
     await accept(other, link).expect(200);
     await other.browser.delete(`/api/jobs/${jobId}/members/${other.accountId}`).expect(200);
     await other.browser.get(`/api/jobs/${jobId}`).expect(404);
-    // Whoever left may come back by the link; whoever was sent away may not.
+    // A member that left may come back by the link; one that was removed may not.
     await accept(other, link).expect(200);
     await owner.browser.delete(`/api/jobs/${jobId}/members/${other.accountId}`).expect(200);
     expect(codeOf(await accept(other, link).expect(404))).toBe('code.unknown');
   });
 
-  it('lets its owner alone invite and take back; a stranger is told of no job', async () => {
+  it('lets its owner alone invite and take back; for a stranger there is no job', async () => {
     await accept(other, await invited('edit')).expect(200);
     const stranger = await test.guest();
     for (const [guest, status] of [

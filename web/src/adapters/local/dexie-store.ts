@@ -75,7 +75,7 @@ const thingRows = (job: JobWire): readonly ThingRow[] =>
   );
 
 /**
- * The lines of a long job in one text: twenty thousand rows are read one by one in more than half a second, and this in a
+ * The lines of a long job in one text: reading twenty thousand single rows takes more than half a second, and this in a
  * tenth of it. Rows that were written after it are marked as loose; where a row went, there is no pack until the next opening.
  */
 interface Pack {
@@ -210,7 +210,7 @@ export class DexieStore implements LocalStore {
         const rows: readonly (LineRow | ThingRow)[] = [...lineRows, ...heldThings];
         return {
           head,
-          lines: lineRows.map(asTold),
+          lines: lineRows.map(withoutOwn),
           things: thingsBy((kind) => heldThings.flatMap(({ of, thing }) => (of === kind ? [thing] : []))),
           waiting: waiting.map(({ change }) => change),
           conflicts,
@@ -234,7 +234,7 @@ export class DexieStore implements LocalStore {
     return rows;
   }
 
-  /** What is written from now on is told from what is in a pack. */
+  /** What is written from now on is kept apart from what is in a pack. */
   async #looseNow(jobId: string): Promise<{ readonly loose?: 1 }> {
     return (await this.#tables.packs.where({ jobId }).count()) > 0 ? { loose: 1 } : {};
   }
@@ -309,10 +309,10 @@ export class DexieStore implements LocalStore {
   async #notOfAnother<Row extends LineRow | ThingRow>(
     table: EntityTable<Row, 'id'>,
     jobId: string,
-    told: readonly Row[],
+    received: readonly Row[],
   ): Promise<readonly Row[]> {
-    const here = await table.bulkGet(told.map(({ id }) => id) as never);
-    return told.filter((_, n) => (here[n]?.jobId ?? jobId) === jobId);
+    const here = await table.bulkGet(received.map(({ id }) => id) as never);
+    return received.filter((_, n) => (here[n]?.jobId ?? jobId) === jobId);
   }
 
   async #subjects(jobId: string): Promise<ReadonlySet<string>> {
@@ -333,12 +333,12 @@ export class DexieStore implements LocalStore {
       if (extent === 'all') await packs.delete(jobId);
       const loose = await this.#looseNow(jobId);
       const ours: (LineRow | ThingRow)[] = [];
-      // What is told as changes is put beside what is here; only what is told whole can say what has gone.
+      // What comes as changes is added to what is here; only a whole job can say what has gone.
       const adopt = async <Row extends LineRow | ThingRow>(table: EntityTable<Row, 'id'>, all: readonly Row[]) => {
-        const told = await this.#notOfAnother(table, jobId, all);
-        const here = await this.#rows(table, jobId, extent === 'all' ? undefined : told.map(({ id }) => id));
+        const received = await this.#notOfAnother(table, jobId, all);
+        const here = await this.#rows(table, jobId, extent === 'all' ? undefined : received.map(({ id }) => id));
         ours.push(...here);
-        const rows = ownStill(here, adopted(here, told, waiting, { extent, revision: job.revision }));
+        const rows = ownStill(here, adopted(here, received, waiting, { extent, revision: job.revision }));
         if (extent === 'all') await table.where({ jobId }).delete();
         await table.bulkPut([...rows]);
       };
@@ -360,11 +360,11 @@ export class DexieStore implements LocalStore {
     );
   }
 
-  async #rejoin(jobId: string, told: JobWire | undefined): Promise<void> {
+  async #rejoin(jobId: string, received: JobWire | undefined): Promise<void> {
     const { jobs, lines, things, packs, outbox, versions, refusals } = this.#tables;
     const ours = await this.open(jobId);
     if (ours === undefined) return;
-    const { head, lines: all, things: held, waiting, conflicts, refusals: refused, own } = rejoined(ours, told);
+    const { head, lines: all, things: held, waiting, conflicts, refusals: refused, own } = rejoined(ours, received);
     await jobs.put(head);
     await packs.delete(jobId);
     await lines.where({ jobId }).delete();
@@ -476,6 +476,6 @@ export class DexieStore implements LocalStore {
 }
 
 /** A line without what is this device's own of it. */
-function asTold({ jobId: _, own: _own, loose: _loose, ...line }: LineRow): LineWire {
+function withoutOwn({ jobId: _, own: _own, loose: _loose, ...line }: LineRow): LineWire {
   return line;
 }

@@ -51,7 +51,7 @@ export class JobPart {
       this.#conflicts.set(conflict.lineId, [...(this.#conflicts.get(conflict.lineId) ?? []), conflict]);
   }
 
-  /** What was touched, for the store to keep: `own` tells what is this device's own of a row. */
+  /** What was touched, for the store to keep: `own` says what is this device's own of a row. */
   get touched() {
     const { head, lines, things, removed, added, absorbed, conflicts } = this.#touched;
     return {

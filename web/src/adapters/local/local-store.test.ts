@@ -129,7 +129,7 @@ describe.each<[string, () => Promise<LocalStore>]>([
     expect((await local.open(job.id))?.conflicts).toEqual([]);
   });
 
-  it('keep what the server did not do until it was seen to, and send what stands beside it', async () => {
+  it('keep what the server did not do until it was seen to, and send what is next to it', async () => {
     const local = await open();
     const [job, line, other] = [aJob(), aLine({ revision: 0 }), aLine({ number: 2, revision: 0 })];
     const head = { ...job, lines: undefined, scales: undefined };
@@ -336,7 +336,7 @@ describe.each<[string, () => Promise<LocalStore>]>([
     });
   });
 
-  it('have the job told again from where changes of ours were waiting', async () => {
+  it('read the job again from where changes of ours were waiting', async () => {
     const local = await open();
     const [job, line] = [aJob(), aLine()];
     await local.adopt({ ...job, lines: [line] }, 'all');
@@ -366,15 +366,15 @@ describe.each<[string, () => Promise<LocalStore>]>([
     await local.adopt(since, 'changes', (await local.open(job.id))?.head);
     const back = { history: uuidv7(), restoredFrom: HISTORY, restoredRevision: 1 };
     // Somebody was there before us and wrote one of the lines.
-    const told = {
+    const received = {
       ...job,
       ...back,
       revision: 2,
       lines: [common, changed, { ...mine, source: `1'`, revision: 2 }, theirs],
     };
     const asked = (await local.open(job.id))?.head;
-    expect(await local.adopt({ ...told, lines: [] }, 'changes', asked)).toBe(false);
-    expect(await local.adopt(told, 'all', asked)).toBe(true);
+    expect(await local.adopt({ ...received, lines: [] }, 'changes', asked)).toBe(false);
+    expect(await local.adopt(received, 'all', asked)).toBe(true);
     const here = await local.open(job.id);
     expect(here?.head).toMatchObject({ history: back.history, revision: 2 });
     expect(here?.waiting).toMatchObject([
@@ -440,7 +440,7 @@ describe.each<[string, () => Promise<LocalStore>]>([
     expect(here?.head.reading.finest).toBe(8);
   });
 
-  it('keep notes, and forget everything when told to', async () => {
+  it('keep notes, and forget everything when asked to', async () => {
     const local = await open();
     await local.setNote('entry', { text: `5'` });
     expect(await local.note('entry')).toEqual({ text: `5'` });

@@ -1,6 +1,6 @@
 import type { Change, ChangeResult, JobWire, KeptThing, LineWire, ThingLists, Things } from '@sprell/contract';
 
-/** A job without what stands in it. `history` is not known before the server has told it. */
+/** A job without what stands in it. `history` is not known before the server has sent it. */
 export type JobHead = Omit<JobWire, 'lines' | keyof ThingLists | 'history' | 'restoredFrom' | 'restoredRevision'> & {
   readonly history?: string | undefined;
 };
@@ -10,7 +10,7 @@ export interface LocalJob {
   readonly head: JobHead;
   readonly lines: readonly LineWire[];
   readonly things: Things;
-  /** Changes that the server was not told yet, in order. */
+  /** Changes that are not yet sent to the server, in order. */
   readonly waiting: readonly Change[];
   readonly conflicts: readonly KeptConflict[];
   readonly refusals: readonly KeptRefusal[];
@@ -31,7 +31,7 @@ export interface KeptConflict {
   readonly id: string;
   readonly jobId: string;
   readonly lineId: string;
-  /** The line as it was written here; it may have been taken off. */
+  /** The line as it was written here; it may have been deleted. */
   readonly mine: LineWire;
   /** Ids of the changes of ours that it took. */
   readonly changes: readonly string[];
@@ -60,8 +60,8 @@ export interface LocalWrite {
 /** A change as it was written down. */
 export interface Written extends LocalWrite {
   /**
-   * Ids of lines and things that are otherwise than whoever wrote knows: somebody else had written what it changes, which
-   * stands, and this stands beside it.
+   * Ids of lines and things that differ from what the author knows: somebody else had written what it changes, which
+   * stands, and this is kept next to it.
    */
   readonly apart: readonly string[];
 }
@@ -70,16 +70,16 @@ export interface Written extends LocalWrite {
 export interface Settlement {
   /** Lines and things that are otherwise now. */
   readonly ids: readonly string[];
-  /** Things that were changed elsewhere too; what was written here stands beside them. */
+  /** Things that were changed elsewhere too; what was written here is kept next to them. */
   readonly apart: readonly KeptThing[];
 }
 
-/** Changes of one job to be sent together. `places` tell them again when they are answered. */
+/** Changes of one job to be sent together. `places` identify them when they are answered. */
 export interface Batch {
   readonly jobId: string;
   readonly places: readonly number[];
   readonly changes: readonly Change[];
-  /** The history of the job that they were made in; undefined before the server has told it. */
+  /** The history of the job that they were made in; undefined before the server has sent it. */
   readonly history: string | undefined;
 }
 

@@ -56,7 +56,7 @@ export class MemoryStore implements LocalStore {
   #outbox: readonly { readonly place: number; readonly jobId: string; readonly change: Change }[] = [];
   #place = 0;
 
-  /** @param lasts told of it: a test's stands for a database */
+  /** @param lasts called with it: a test's stands for a database */
   constructor(lasts = false) {
     this.lasts = lasts;
   }
@@ -142,13 +142,15 @@ export class MemoryStore implements LocalStore {
       return Promise.resolve(extent === 'all');
     }
     const waiting = this.#subjects(job.id);
-    const told = { extent, revision: job.revision };
+    const received = { extent, revision: job.revision };
     const upTo = readUpTo(job, before ? rowsOf(before) : [], waiting, {
       head: before?.head,
       asked: extent === 'changes' ? asked : undefined,
     });
-    const lines = adopted(before?.lines ?? [], job.lines, waiting, told);
-    const things = thingsBy((kind) => adopted(before?.things[kind] ?? [], thingsOf(job)[kind] ?? [], waiting, told));
+    const lines = adopted(before?.lines ?? [], job.lines, waiting, received);
+    const things = thingsBy((kind) =>
+      adopted(before?.things[kind] ?? [], thingsOf(job)[kind] ?? [], waiting, received),
+    );
     const revisions = new Map(rowsOf({ lines, things }).map(({ id, revision }) => [id, revision]));
     const ours = before ? rowsOf(before).filter(({ id, revision }) => revisions.get(id) === revision) : [];
     this.#jobs.set(job.id, {
@@ -166,9 +168,12 @@ export class MemoryStore implements LocalStore {
     return Promise.resolve();
   }
 
-  #rejoin(shelf: Shelf, told: JobWire | undefined): void {
+  #rejoin(shelf: Shelf, received: JobWire | undefined): void {
     const jobId = shelf.head.id;
-    const { waiting, conflicts, refusals, ...shelved } = rejoined({ ...shelf, waiting: this.#waiting(jobId) }, told);
+    const { waiting, conflicts, refusals, ...shelved } = rejoined(
+      { ...shelf, waiting: this.#waiting(jobId) },
+      received,
+    );
     this.#jobs.set(jobId, shelved);
     this.#outbox = this.#outbox.filter((one) => one.jobId !== jobId);
     for (const change of waiting) this.#send(jobId, change);

@@ -39,9 +39,9 @@ export interface Rejoined {
  * The server counts in another history of the job than this device: it was put back from a backup.
  * @param asked the job as it was here when the server was asked: it never goes back by itself
  */
-export function isOtherHistory(head: JobHead, told: JobWire, asked: JobHead | undefined): boolean {
-  if (head.history !== undefined && head.history !== told.history) return true;
-  return asked?.history === told.history && told.revision < asked.revision;
+export function isOtherHistory(head: JobHead, received: JobWire, asked: JobHead | undefined): boolean {
+  if (head.history !== undefined && head.history !== received.history) return true;
+  return asked?.history === received.history && received.revision < asked.revision;
 }
 
 /** The job was put back from a backup while a batch was under way: what it was answered is of what is gone. */
@@ -51,20 +51,24 @@ export const NOTHING_SETTLED: Settlement = { ids: [], apart: [] };
 
 /**
  * What this device has and the server has not, to be sent again: from the state that the server is in now, in changes of
- * their own. What changed on both sides since the backup stands there as two versions.
- * @param told undefined for a job that the server does not have at all
+ * their own. What changed on both sides since the backup is kept as two versions.
+ * @param received undefined for a job that the server does not have at all
  */
 export function rejoined(
   ours: Pick<LocalJob, 'head' | 'lines' | 'things' | 'waiting' | 'own'>,
-  told: JobWire | undefined,
+  received: JobWire | undefined,
 ): Rejoined {
   const waits = new Set(ours.waiting.map(changeSubject));
   /** Up to here both sides had the same; not at all where they know nothing of each other's history. */
-  const common = told === undefined ? -1 : commonRevision(ours.head, told);
-  const side = { common, isReader: told?.role === 'read', isOwn: (id: string) => waits.has(id) || ours.own.has(id) };
-  const lines = meet(ours.lines, told?.lines ?? [], side, saysTheSame);
+  const common = received === undefined ? -1 : commonRevision(ours.head, received);
+  const side = {
+    common,
+    isReader: received?.role === 'read',
+    isOwn: (id: string) => waits.has(id) || ours.own.has(id),
+  };
+  const lines = meet(ours.lines, received?.lines ?? [], side, saysTheSame);
   const things = THING_KINDS.map((kind) => {
-    const theirs = (told && thingsOf(told)[kind]) ?? [];
+    const theirs = (received && thingsOf(received)[kind]) ?? [];
     const met = meet<Thing>(ours.things[kind] ?? [], theirs, side, saysAllTheSame);
     // Of a thing, the other version is another thing.
     for (const { apart } of [...met.values()]) {
@@ -78,7 +82,7 @@ export function rejoined(
   });
   const { head } = ours;
   const begin: readonly Change[] =
-    told === undefined ? [{ id: uuidv7(), kind: 'job.add', title: head.title, reading: head.reading }] : [];
+    received === undefined ? [{ id: uuidv7(), kind: 'job.add', title: head.title, reading: head.reading }] : [];
   const ofThings = things.flatMap(([kind, met]) =>
     [...met.values()].flatMap(({ is, was, sends }) => (sends ? thingAgain(kind, is, was) : [])),
   );
@@ -97,14 +101,14 @@ export function rejoined(
       return { id: uuidv7(), jobId: head.id, lineId: mine.id, mine, changes: [] };
     },
   );
-  if (told?.role === 'read') {
+  if (received?.role === 'read') {
     // Who may only read sends nothing: what they wrote can be copied away, and the server's stands.
     const refusals = changes.map((change) => refusalOf(head.id, change, 'job.read_only'));
-    const asTold = { head: adoptedHead(head, told, waits), lines: told.lines, things: thingsOf(told) };
-    return { ...asTold, waiting: [], conflicts, refusals, own: new Map() };
+    const asReceived = { head: adoptedHead(head, received, waits), lines: received.lines, things: thingsOf(received) };
+    return { ...asReceived, waiting: [], conflicts, refusals, own: new Map() };
   }
   return {
-    head: told ? adoptedHead(head, told, waits) : { ...head, revision: 0, history: undefined },
+    head: received ? adoptedHead(head, received, waits) : { ...head, revision: 0, history: undefined },
     lines: [...lines.values()].map(({ is }) => is),
     things: {
       ...NO_THINGS,
@@ -113,13 +117,13 @@ export function rejoined(
     waiting: changes,
     conflicts,
     refusals: [],
-    own: new Map(changes.map((change) => [changeSubject(change), { knew: told?.revision ?? 0, by: change.id }])),
+    own: new Map(changes.map((change) => [changeSubject(change), { knew: received?.revision ?? 0, by: change.id }])),
   };
 }
 
-function commonRevision({ history }: JobHead, told: JobWire): number {
-  if (told.history === history) return told.revision;
-  return told.restoredFrom === history ? told.restoredRevision : -1;
+function commonRevision({ history }: JobHead, received: JobWire): number {
+  if (received.history === history) return received.revision;
+  return received.restoredFrom === history ? received.restoredRevision : -1;
 }
 
 /** Versions of a line that two pages of this device wrote without knowing of each other, beside the one that stands. */
@@ -161,10 +165,10 @@ function meet<T extends LineWire | Thing>(
     /** Written here, on what the server has. What others wrote they send again themselves, as it was last. */
     const isBuilt = isOwn(one.id) && was !== undefined && was.revision <= common && one.revision >= was.revision;
     if (isReader && !isOwn(one.id)) continue;
-    // That it was taken off is told by whoever did that: another may have brought it back.
+    // The device that deleted it sends that: another may have brought it back.
     if (was === undefined && one.deleted && !isOwn(one.id)) continue;
     if (was === undefined) met.set(one.id, { is: { ...one, revision: 0 }, was, sends: true });
-    // Also where the server happens to say the same: whoever else writes it on what the backup had learns that it was written.
+    // Also where the server happens to say the same: another device that writes it on what the backup had learns that it was written.
     else if (!isLater || (same(one, was) && !isBuilt)) continue;
     else if (isBuilt) met.set(one.id, { is: { ...one, ...serversOf(was) }, was, sends: true });
     else met.set(one.id, { is: was, was, sends: false, ...(areWords(one, was) ? {} : { apart: one }) });

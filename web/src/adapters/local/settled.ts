@@ -138,7 +138,7 @@ export function isWritten(
   { own, waiting, conflicts }: Pick<Here, 'waiting' | 'conflicts'> & { readonly own: Own | undefined },
 ): boolean {
   if (own?.by === change.id || waiting.some(({ id }) => id === change.id)) return true;
-  // It met another's, and stands beside that with what was built on it.
+  // It conflicts with another's, and is kept next to that with what was built on it.
   if (conflicts.some(({ changes }) => changes.includes(change.id))) return true;
   return again && makes(change) && before !== undefined;
 }
@@ -250,7 +250,7 @@ export function ownStill<T extends Standing & { readonly own?: Own | undefined }
 
 /**
  * A change that was not made on the line or thing as it stands here: another page of this browser wrote it meanwhile, or
- * what came from elsewhere. It does not take the place of that, but stands beside it.
+ * what came from elsewhere. It does not replace that, but is kept next to it.
  */
 export function besideIt(
   jobId: string,
@@ -270,7 +270,7 @@ export function besideIt(
       : change.base === last;
   if (isBuilt) return undefined;
   const rebased = { ...change, base: last ?? stands.revision };
-  // It says what stands there: written on that, so that whoever wrote something else meanwhile learns of it.
+  // It says the same: written on that, so that a device that wrote something else meanwhile learns of it.
   if (line && here.line && sameWords(line, here.line)) return { rebased };
   if (thing && kindNamed(thing.kind).together === 'last') return { rebased };
   if (line && here.line)
@@ -347,7 +347,7 @@ export function resultSubject(result: ChangeResult): string | undefined {
 
 /**
  * Lines or things as they are after the server's were taken over: its own, but for what has changes waiting here, for
- * what is here from later than it was told, and for what it does not speak of where it tells changes alone.
+ * what is here from later than it was read, and for what it leaves out where it holds changes alone.
  */
 export function adopted<T extends Standing>(
   ours: readonly T[],
@@ -355,9 +355,9 @@ export function adopted<T extends Standing>(
   waiting: ReadonlySet<string>,
   { extent, revision }: { readonly extent: 'all' | 'changes'; readonly revision: number },
 ): readonly T[] {
-  const told = new Map(theirs.map((one) => [one.id, one]));
+  const received = new Map(theirs.map((one) => [one.id, one]));
   const held = ours.filter((one) => {
-    const other = told.get(one.id);
+    const other = received.get(one.id);
     if (waiting.has(one.id)) return true;
     return other === undefined ? extent === 'changes' || one.revision > revision : one.revision > other.revision;
   });
@@ -365,8 +365,11 @@ export function adopted<T extends Standing>(
   return [...theirs.filter(({ id }) => !kept.has(id)), ...held];
 }
 
-/** Lines and things of every kind that the server told of. */
-export const toldOf = (job: JobWire): readonly (LineWire | Thing)[] => [...job.lines, ...allThings(thingsOf(job))];
+/** Lines and things of every kind that the server sent. */
+export const receivedRows = (job: JobWire): readonly (LineWire | Thing)[] => [
+  ...job.lines,
+  ...allThings(thingsOf(job)),
+];
 
 /** A job that is not here. */
 export const NOTHING: Omit<LocalJob, 'head' | 'refusals'> = {
@@ -378,9 +381,9 @@ export const NOTHING: Omit<LocalJob, 'head' | 'refusals'> = {
 };
 
 /**
- * How far a job has been read, now that this was told of it: not beyond what was passed over because changes of ours wait
- * there, so that it is told again when they are answered.
- * @param ours what is here of what was told
+ * How far a job has been read, now that this was received: not beyond what was passed over because changes of ours wait
+ * there, so that it is read again when they are answered.
+ * @param ours what is here of what was received
  */
 export function readUpTo(
   job: JobWire,
@@ -389,7 +392,7 @@ export function readUpTo(
   { head, asked }: { readonly head: JobHead | undefined; readonly asked: JobHead | undefined },
 ): number {
   const known = new Map(ours.map(({ id, revision }) => [id, revision]));
-  const passedOver = toldOf(job)
+  const passedOver = receivedRows(job)
     .filter(({ id, revision }) => waiting.has(id) && revision > (known.get(id) ?? 0))
     .map(({ revision }) => revision - 1);
   // What was asked for begins after something that is still to be read.
@@ -398,18 +401,21 @@ export function readUpTo(
 }
 
 const LISTS = new Set(KINDS.map(({ list }) => list));
-function withoutLists<Told extends object>(told: Told): Omit<Told, keyof ThingLists> {
-  return Object.fromEntries(Object.entries(told).filter(([name]) => !LISTS.has(name))) as Omit<Told, keyof ThingLists>;
+function withoutLists<Received extends object>(received: Received): Omit<Received, keyof ThingLists> {
+  return Object.fromEntries(Object.entries(received).filter(([name]) => !LISTS.has(name))) as Omit<
+    Received,
+    keyof ThingLists
+  >;
 }
 
 /** The head of a job as the server has it; numbers that were given here already are not given again. */
 export function adoptedHead(
   ours: JobHead | undefined,
-  told: JobWire,
+  received: JobWire,
   waiting: ReadonlySet<string>,
-  revision = told.revision,
+  revision = received.revision,
 ): JobHead {
-  const { lines: _lines, restoredFrom: _from, restoredRevision: _at, ...rest } = told;
+  const { lines: _lines, restoredFrom: _from, restoredRevision: _at, ...rest } = received;
   const theirs = withoutLists(rest);
   const nextNumber = Math.max(theirs.nextNumber, ours?.nextNumber ?? 0);
   return ours && waiting.has('job')

@@ -113,7 +113,7 @@ async function changePassword(values: { current: string; new: string }): Promise
         @send="changePassword"
       />
     </div>
-    <!-- At the foot, over what stands there: it comes and goes without moving a button. -->
+    <!-- At the foot, over the page: it comes and goes without moving a button. -->
     <div class="messages">
       <p v-if="accounts.problem" class="problem" role="alert">{{ accounts.problem }}</p>
       <p v-if="said" class="said" role="status" data-test="said">{{ said }}</p>

@@ -44,7 +44,7 @@ async function withdraw(): Promise<void> {
   if (jobId === undefined) return;
   if (!(await accounts.ask((server) => server.withdraw(jobId)))) return;
   link.value = undefined;
-  says.value = 'No link opens this job now. Whoever is in stays in.';
+  says.value = 'No link opens this job now. People who are in stay in.';
 }
 async function remove(accountId: string): Promise<void> {
   const jobId = job.value?.id;

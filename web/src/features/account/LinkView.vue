@@ -21,7 +21,7 @@ async function join(): Promise<void> {
   await jobs.openJob(joined.jobId);
   await router.push('/');
 }
-/** Opened on another device than it was asked for on: whoever has the mailbox alone does not get in. */
+/** Opened on another device than it was asked for on: access to the mailbox alone is not enough. */
 const isElsewhere = ref(false);
 async function confirm(password?: string): Promise<void> {
   if (await accounts.enterBy((server) => server.confirm(token.value, password))) await router.push('/account');

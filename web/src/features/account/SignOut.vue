@@ -15,7 +15,7 @@ const leaving = ref<{ readonly everywhere: boolean; readonly unsent: number }>()
 async function askToLeave(everywhere: boolean): Promise<void> {
   leaving.value = { everywhere, unsent: await accounts.unsent() };
 }
-// While the question stands there, what waits may be sent.
+// While the question is shown, what waits may be sent.
 watch(
   () => jobs.keepState,
   async () => {

@@ -73,7 +73,7 @@ describe('the account of this browser', () => {
     expect(accounts.problem).toBe('The server cannot be reached.');
   });
 
-  it('is left with nothing of it on the device, and only when the server has been told', async () => {
+  it('is left with nothing of it on the device, and only when the server has done it', async () => {
     const accounts = useAccount();
     remember('comfort', { look: 'night' });
     remember('who', { id: JOB_ID, email: EMAIL });
@@ -93,7 +93,7 @@ describe('the account of this browser', () => {
 });
 
 describe('signing out', () => {
-  it('says what would be lost, and follows what is sent while the question stands there', async () => {
+  it('says what would be lost, and follows what is sent while the question is shown', async () => {
     vi.useFakeTimers();
     const jobs = useJobs();
     await jobs.start();

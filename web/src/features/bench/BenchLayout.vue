@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /**
- * Where the parts of the bench stand, on a desk, a tablet and a phone, for either hand. They are told by their classes:
+ * Where the parts of the bench stand, on a desk, a tablet and a phone, for either hand. They are identified by their classes:
  * head, notices, column with slate and hand, reading, keys, stick.
  */
 defineProps<{

@@ -143,7 +143,7 @@ function writeAgain(refused: Refusal, words: string): void {
   void job.refusals.drop([refused]);
 }
 function keepLine(lineId: string, text: string, begun: LineWire | undefined): void {
-  putAway('anew');
+  putAway('edit');
   job.lines.edit(lineId, reckoning.withChange(text), begun);
 }
 

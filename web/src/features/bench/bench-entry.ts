@@ -6,8 +6,8 @@ import { writeDown as writeDownEntry, writtenDown, writtenDownLater } from '../.
 const WRITTEN_DOWN_AFTER = 50;
 
 /**
- * The text of the bench's own entry: it outlives a reload while it is unfinished, comes back after it was cleared, and
- * gives way to earlier entries, which are gone through one by one.
+ * The text of the bench's own entry: an unfinished one outlives a reload, a cleared one can be restored, and earlier entries
+ * can be recalled (history recall).
  */
 export function useBenchEntry(earlier: () => readonly string[]) {
   const entry = ref(writtenDown());

@@ -106,9 +106,9 @@ describe('hints for the first day', () => {
     expect(hints()).toEqual(['finest']);
     workedRows.value = [{} as WorkedRow];
     metric.value = false;
-    expect(hints()).toEqual(['anew', 'finest', 'fraction', 'use']);
+    expect(hints()).toEqual(['edit', 'finest', 'fraction', 'use']);
     comfort.showKeys = false;
-    expect(hints()).toEqual(['anew', 'finest', 'use']);
+    expect(hints()).toEqual(['edit', 'finest', 'use']);
   });
 
   it('come one at a time, about what is there, and go for good', async () => {

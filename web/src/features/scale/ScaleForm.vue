@@ -56,7 +56,7 @@ const issue = computed(() =>
   content.paper.trim() === '' || content.site.trim() === '' ? undefined : job.scales.issueOf(content),
 );
 const isWhole = computed(() => content.paper.trim() !== '' && content.site.trim() !== '' && issue.value === undefined);
-/** A field tells by itself what keeps its own entry from being reckoned. */
+/** Each field shows by itself what is wrong with its own entry. */
 const ofField = (side: Side) => (issue.value?.side === side ? issue.value.issue : undefined);
 const says = ref<string>();
 

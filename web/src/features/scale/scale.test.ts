@@ -122,7 +122,7 @@ describe('the form of a scale', () => {
 });
 
 describe('which scale a bar fits', () => {
-  it('is told with how far the print is off, and can be used as it came out', async () => {
+  it('is shown with how far the print is off, and can be used as it came out', async () => {
     const fits = mount(ScaleFits);
     const [bar, says] = fits.findAll<HTMLInputElement>('input');
     await bar?.setValue('2 15/32"');

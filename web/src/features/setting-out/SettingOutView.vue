@@ -136,7 +136,7 @@ function write(name: string): void {
   setOut.belongTo(opened.value.id);
 }
 
-/** What stands beside the drawing on paper: all that was given or found, in the order of the fields. */
+/** What is printed next to the drawing: all that was given or found, in the order of the fields. */
 const sizes = computed(() =>
   fields.value.flatMap((field) => {
     const reading = readings.value[field.id];

@@ -96,9 +96,9 @@ const [SIGN, LEADING] = [0.5, 1.1];
 /**
  * The words that have room, those that come first before those that come later: two that lie over one another would both
  * be lost. What was left out is seen when the picture is looked at closer.
- * @param textOf what stands there; words without any are left out
+ * @param textOf the words of a field; fields without any are left out
  * @param type height of the type in pixels
- * @param first the field whose words are shown whatever lies there
+ * @param first the field whose words are shown whatever they cover
  */
 export function wordsWithRoom(
   words: readonly LaidWords[],

@@ -323,7 +323,7 @@ describe('the screen', () => {
     ] as const)
       await slab.type(field, entry);
     expect(slab.reading('volume')).toBe('81 cu ft');
-    // A share is told as it is written: no 0.05, no 0.333333.
+    // A share reads as it is written: no 0.05, no 0.333333.
     await slab.type('waste', '1/3');
     expect([slab.reading('waste'), slab.reading('order')]).toEqual(['33.33%', '108 cu ft']);
     await slab.view.getComponent(PickList).setValue('cu yd');

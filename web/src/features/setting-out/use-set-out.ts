@@ -65,7 +65,7 @@ export function useSetOut(solver: Readonly<Ref<Solver>>) {
     keep({ ...draft.value, givens: entry === '' ? others : [...others, [field, entry]] });
     before.value = undefined;
   }
-  /** Other contents for all fields at once; what stood there can be put back. */
+  /** Other contents for all fields at once; the old contents can be restored. */
   function replace(next: Draft): void {
     const was = draft.value;
     keep(next);
@@ -77,7 +77,7 @@ export function useSetOut(solver: Readonly<Ref<Solver>>) {
   /** The fields are from now on those of a setting-out of the job, which says what they say. */
   const belongTo = (setOutId: string) => keep({ ...draft.value, setOutId, opened: said(draft.value) });
 
-  /** The setting-out of the job that the fields belong to; undefined for one that was taken off meanwhile. */
+  /** The setting-out of the job that the fields belong to; undefined for one that was deleted meanwhile. */
   const opened = computed(() =>
     job.setOuts.list.find(({ id, shape }) => id === draft.value.setOutId && shape === solver.value.id),
   );

@@ -2,7 +2,7 @@ import type { ReadingForm } from '@sprell/core';
 
 /** A unit that what is poured can be read in. */
 export interface VolumeUnit {
-  /** Its words behind `to` in an entry, which also tell it in what is kept. */
+  /** Its words behind `to` in an entry, which also identify it in what is kept. */
   readonly words: string;
   readonly title: string;
   readonly form: ReadingForm;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** One line of a mark's ledger: what it brought, whence and when; struck out, it can be put back. */
+/** One line of a mark's ledger: what it brought, from where and when; struck out, it can be put back. */
 import { computed } from 'vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';

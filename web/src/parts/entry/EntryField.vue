@@ -46,7 +46,7 @@ onMounted(async () => {
   if (soFar) editor.value?.goOn(soFar);
 });
 const written = computed(() => editor.value ?? plain.value);
-/** What both take and tell. */
+/** The props and events of both. */
 const line = computed(() => ({
   label: props.label,
   hint: '9′ 7 ¼″ + 2′ 9 ⅜″',
@@ -80,7 +80,7 @@ const RESTS = 600;
 const restedOn = refDebounced(model, RESTS);
 const isHeard = computed(() => insisted.value || restedOn.value === model.value);
 
-/** What mends an entry and what else it may mean comes behind the first screen. */
+/** What mends an entry and what else it may mean is loaded lazily. */
 const mend = shallowRef<typeof Mend>();
 onMounted(async () => {
   mend.value = await behindLines(() => import('@sprell/core/mend'));

@@ -14,7 +14,7 @@ const model = defineModel<string>({ required: true });
 
 const input = ref<HTMLInputElement>();
 const hand = useHand();
-/** What stood there before each change, for undo. */
+/** The text before each change, for undo. */
 const before: string[] = [];
 let composing: Promise<void> | undefined;
 let composed: () => void = () => undefined;

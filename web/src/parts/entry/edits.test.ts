@@ -14,7 +14,7 @@ const shown = ({ text, from }: EntryText): string => `${text.slice(0, from)}|${t
 describe('keys on an entry', () => {
   it.each([
     ['digits go in at the cursor', insert(typed('1|2'), '5'), '15|2'],
-    ['what is selected gives way', insert(typed('1|23|4'), '9'), '19|4'],
+    ['replaces what is selected', insert(typed('1|23|4'), '9'), '19|4'],
     ['an operator writes its spaces', operator(typed(`5′|`), '+', true), '5′ + |'],
     ['an operator in an empty entry goes on from the last result', operator(typed('|'), '×', true), 'last × |'],
     ['and is a sign where there is none', operator(typed('|'), '−', false), '−|'],

@@ -59,7 +59,7 @@ export function operator(entry: EntryText, sign: Operator, hasLast: boolean): En
   return at(`${kept}${isSign ? sign : written}${behind.trimStart()}`, kept.length + (isSign ? 1 : written.length));
 }
 
-/** Puts a fraction of an inch in: joined to whole inches, behind feet, or alone. A fraction that stands there gives way. */
+/** Puts a fraction of an inch in: joined to whole inches, behind feet, or alone. It replaces a fraction that is already there. */
 export function fraction(entry: EntryText, num: number, den: number): EntryText {
   const { before, behind } = around(entry);
   const kept = before.replace(FRACTION_BEHIND, '');

@@ -11,7 +11,7 @@ import { useHand } from './hand.ts';
 
 const reckoned = (entry: string) => (entry.trim() === '' ? undefined : reckon(entry));
 
-/** Until what comes behind a frame is there, and what follows from it. */
+/** Until what is drawn after the frame is there, and what follows from it. */
 const frame = () => vi.advanceTimersByTimeAsync(100);
 /** Until typing is taken to rest. */
 const rest = () => vi.advanceTimersByTimeAsync(1000);

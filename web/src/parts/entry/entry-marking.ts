@@ -34,7 +34,7 @@ class GhostWidget extends WidgetType {
   }
 }
 
-/** What is typed at the end of a part belongs to it until it is marked again: so the page need not be told of it. */
+/** What is typed at the end of a part belongs to it until it is marked again: so the page need not be changed. */
 const markOf = (name: string) => Decoration.mark({ class: name, inclusiveEnd: true });
 const ROLE_MARKS = new Map(
   ['label', 'fraction', 'prime', 'unit', 'function', 'name', 'word', 'line', 'operator'].map((role) => [

@@ -4,7 +4,7 @@ import type { JobMark } from '../../job/index.ts';
 import { isOnRod, type MarkOnRod } from './mark-on-rod.ts';
 import { ordered, type MarkOrder } from './mark-order.ts';
 
-/** What the pictures of the stick on the bench are told. */
+/** What the pictures of the stick on the bench are given. */
 export interface ShownStick {
   readonly marks: readonly JobMark[];
   readonly style: ReadingStyle;
@@ -24,23 +24,23 @@ export function useRodOrder(props: ShownStick): {
   readonly placeOf: (name: string) => number | undefined;
   /** The gap below a mark, while gaps are shown. */
   readonly gapText: (name: string) => string | undefined;
-  /** What a reader who does not see the rod is told of it. */
+  /** What is read aloud of it, for people who do not see the rod. */
   readonly gapLabel: (name: string) => string | undefined;
 } {
   const rod = computed(() => rodOf(props.marks.filter(isOnRod)));
-  const lain = computed(() => new Map(rod.value.marks.map((one, at) => [one.mark.name, { ...one, at }])));
+  const placed = computed(() => new Map(rod.value.marks.map((one, at) => [one.mark.name, { ...one, at }])));
   const shown = computed(() => {
     const standing = [...rod.value.marks].reverse().map(({ mark }): JobMark => mark);
-    const others = props.marks.filter(({ name }) => !lain.value.has(name));
+    const others = props.marks.filter(({ name }) => !placed.value.has(name));
     return [...ordered(standing, props.order), ...ordered(others, props.order)];
   });
   const gapText = (name: string) => {
-    const gap = props.gaps ? lain.value.get(name)?.gap : undefined;
+    const gap = props.gaps ? placed.value.get(name)?.gap : undefined;
     return gap && readQuantity(gap, props.style).text;
   };
   const gapLabel = (name: string) => {
-    const [gap, below] = [gapText(name), rod.value.marks[(lain.value.get(name)?.at ?? 0) - 1]];
+    const [gap, below] = [gapText(name), rod.value.marks[(placed.value.get(name)?.at ?? 0) - 1]];
     return gap === undefined ? undefined : `${name}: ${gap} over ${below?.mark.name}`;
   };
-  return { rod, shown, placeOf: (name) => lain.value.get(name)?.place, gapText, gapLabel };
+  return { rod, shown, placeOf: (name) => placed.value.get(name)?.place, gapText, gapLabel };
 }

@@ -16,7 +16,7 @@ interface Face {
   readonly signs: ReadonlySet<number>;
 }
 
-/** @param load the bytes of a font by its address; the page's own fetch unless told otherwise */
+/** @param load the bytes of a font by its address; the page's own fetch unless given */
 export async function drawingsToPdf(
   drawings: readonly Drawing[],
   title: string,

@@ -125,7 +125,7 @@ const lateBeside = afterPaint(() => ({
 }));
 const beside = computed(() => forDrawing(lateBeside.value));
 
-/** What a screen reader is told: once typing rests, and not at every key. */
+/** What is read aloud: once typing rests, and not at every key. */
 const spoken = ref('');
 const RESTS = 700;
 watchDebounced(text, (now) => (spoken.value = now ?? ''), { debounce: RESTS });

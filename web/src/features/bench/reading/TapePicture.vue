@@ -48,7 +48,7 @@ function lengthOf(count: number, metric: boolean): number {
   return length;
 }
 
-/** Figures stand at whole inches and centimetres; feet are told at every foot. */
+/** Figures stand at whole inches and centimetres; feet are written at every foot. */
 function faceOf(count: number, metric: boolean): string {
   if (metric) return count % 10 === 0 ? `${count / 10}` : '';
   const inch = Math.min(props.style.finest, 32);

@@ -20,7 +20,7 @@ describe('a reading of one line alone', () => {
     ['metric and down', '1 m / 3', { rounding: 'down' as const }, METRIC, '1 m / 3 down to 1 mm', '333 mm'],
     ['to half a millimetre', '1 m / 3', { metricStep: '1/2' }, METRIC, '1 m / 3 to 0.5 mm', '333.5 mm'],
     [
-      'instead of what stood there',
+      'instead of what was there',
       `5' 3 5/32" to in to 1/8`,
       { length: 'ft-in' as const, finest: 32 },
       DEFAULT_STYLE,

@@ -31,8 +31,8 @@ export function stepText({ num, den }: Rational): string {
 }
 
 /**
- * The entry with its own way of reading at its end, so that the line keeps it: `5' 3" to 1/32`. What stood there before
- * gives way. The value is the same.
+ * The entry with its own way of reading at its end, so that the line keeps it: `5' 3" to 1/32`. It replaces
+ * what was there. The value is the same.
  */
 export function withReading(entry: string, change: ReadingChange, style: ReadingStyle): string {
   const { length, finest, rounding } = changedStyle(style, change);
@@ -49,7 +49,7 @@ export function withReading(entry: string, change: ReadingChange, style: Reading
   return withWords(entry, words.join(' '), style);
 }
 
-/** The entry with these words at its end ("to m2"), in place of those of their kind that stand there. */
+/** The entry with these words at its end ("to m2"), in place of those of their kind. */
 export function withWords(entry: string, words: string, style: ReadingStyle): string {
   const directives = parse(entry, style).entry?.directives ?? [];
   const value = entry.slice(0, directives[0]?.start ?? entry.length).trimEnd();

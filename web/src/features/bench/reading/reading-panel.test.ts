@@ -31,7 +31,7 @@ async function aReading(
       ...more,
     },
   });
-  // The other ways it reads come behind it.
+  // The other units are drawn later.
   await flushPromises();
   return panel;
 }

@@ -116,7 +116,7 @@ function noteFoot({ target }: Event): void {
   else if (scrollTop < lastTop) isAtFoot = false;
   lastTop = scrollTop;
 }
-// Also when lines come behind them, from another device or from the server.
+// Also when lines are added after them, from another device or from the server.
 watch(
   () => props.rows[props.rows.length - 1]?.line.id,
   () => {

@@ -6,7 +6,7 @@ import PlainButton from '../../../ui/PlainButton.vue';
 const props = defineProps<{
   /** Words that are edited; none for new ones. */
   words?: string;
-  /** Fixed for words that stand there already. */
+  /** Fixed for words that exist already. */
   kind?: 'heading' | 'note';
   /** Where new ones go, in words. */
   where?: string;

@@ -2,7 +2,7 @@ import Sortable from 'sortablejs';
 
 /**
  * Lets lines be dragged by their grips. The slate is drawn from its own order, so what was dragged is put back where it
- * was taken from, and only the places are told: from which to which, counted among the lines that are drawn.
+ * was taken from, and only the places are reported: from which to which, counted among the lines that are drawn.
  * @returns what ends it
  */
 export function dragLines(items: HTMLElement, moved: (from: number, to: number) => void): () => void {

@@ -44,7 +44,7 @@ const columns = computed(() => {
   });
 });
 
-/** The whole rod at the side: which column holds which stretch of it is told by its banding. */
+/** The whole rod at the side: its banding shows which column holds which stretch of it. */
 const WHOLE = 16;
 const INSET = 5;
 const yOf = (place: number) => INSET + (1 - place) * (Math.max(60, height.value) - 2 * INSET);

@@ -9,10 +9,10 @@ const job = useJob();
 const stories = new MarkStories(job);
 
 const rows = computed(() => {
-  const told = job.marks.inHand && stories.of(job.marks.inHand.name);
-  if (told === undefined) return [];
-  const standing = told.postings.filter(({ struck }) => !struck).reverse();
-  return [...standing, ...(told.base ? [told.base] : [])];
+  const story = job.marks.inHand && stories.of(job.marks.inHand.name);
+  if (story === undefined) return [];
+  const standing = story.postings.filter(({ struck }) => !struck).reverse();
+  return [...standing, ...(story.base ? [story.base] : [])];
 });
 </script>
 

@@ -10,10 +10,10 @@ import type {
   Settlement,
   Written,
 } from './local-store.ts';
-import { changeSubject, toldOf } from './settled.ts';
+import { changeSubject, receivedRows } from './settled.ts';
 
-/** What one page of a browser tells the others that it did to what they share. */
-export interface Told {
+/** What one page of a browser notifies the others of. */
+export interface PageNotice {
   readonly jobId: string;
   /** Lines and things that are otherwise now; undefined for a job that was taken over as a whole. */
   readonly ids: readonly string[] | undefined;
@@ -21,14 +21,14 @@ export interface Told {
   readonly apart: readonly KeptThing[];
 }
 
-/** The jobs of this device, for one of several pages: what it writes is told to the others once it is written. */
-export class TellingStore implements LocalStore {
+/** The jobs of this device, for one of several pages: the others are notified of what it writes, once it is written. */
+export class NotifyingStore implements LocalStore {
   readonly #store: LocalStore;
-  readonly #tell: (told: Told) => void;
+  readonly #notify: (notice: PageNotice) => void;
 
-  constructor(store: LocalStore, tell: (told: Told) => void) {
+  constructor(store: LocalStore, notify: (notice: PageNotice) => void) {
     this.#store = store;
-    this.#tell = tell;
+    this.#notify = notify;
   }
 
   get lasts(): boolean {
@@ -43,25 +43,25 @@ export class TellingStore implements LocalStore {
 
   async write(jobId: string, ...whats: readonly LocalWrite[]): Promise<readonly Written[]> {
     const written = await this.#store.write(jobId, ...whats);
-    this.#tell({ jobId, ids: written.flatMap(({ change, apart }) => [changeSubject(change), ...apart]), apart: [] });
+    this.#notify({ jobId, ids: written.flatMap(({ change, apart }) => [changeSubject(change), ...apart]), apart: [] });
     return written;
   }
 
   async adopt(job: JobWire, extent: 'all' | 'changes', asked?: JobHead): Promise<boolean> {
     if (!(await this.#store.adopt(job, extent, asked))) return false;
-    const ids = toldOf(job).map(({ id }) => id);
-    this.#tell({ jobId: job.id, ids: extent === 'all' ? undefined : ids, apart: [] });
+    const ids = receivedRows(job).map(({ id }) => id);
+    this.#notify({ jobId: job.id, ids: extent === 'all' ? undefined : ids, apart: [] });
     return true;
   }
 
   async sendAgain(jobId: string): Promise<void> {
     await this.#store.sendAgain(jobId);
-    this.#tell({ jobId, ids: undefined, apart: [] });
+    this.#notify({ jobId, ids: undefined, apart: [] });
   }
 
   async refuse(jobId: string, code: KeptRefusal['code']): Promise<void> {
     await this.#store.refuse(jobId, code);
-    this.#tell({ jobId, ids: undefined, apart: [] });
+    this.#notify({ jobId, ids: undefined, apart: [] });
   }
 
   batch(held: ReadonlySet<string>): Promise<Batch | undefined> {
@@ -70,7 +70,7 @@ export class TellingStore implements LocalStore {
 
   async settle(batch: Batch, results: readonly ChangeResult[]): Promise<Settlement> {
     const settlement = await this.#store.settle(batch, results);
-    this.#tell({ jobId: batch.jobId, ...settlement });
+    this.#notify({ jobId: batch.jobId, ...settlement });
     return settlement;
   }
 
@@ -80,17 +80,17 @@ export class TellingStore implements LocalStore {
 
   async keepConflict(conflict: KeptConflict): Promise<void> {
     await this.#store.keepConflict(conflict);
-    this.#tell({ jobId: conflict.jobId, ids: [], apart: [] });
+    this.#notify({ jobId: conflict.jobId, ids: [], apart: [] });
   }
 
   async dropConflict(conflict: KeptConflict): Promise<void> {
     await this.#store.dropConflict(conflict);
-    this.#tell({ jobId: conflict.jobId, ids: [], apart: [] });
+    this.#notify({ jobId: conflict.jobId, ids: [], apart: [] });
   }
 
   async dropRefusal(refusal: KeptRefusal): Promise<void> {
     await this.#store.dropRefusal(refusal);
-    this.#tell({ jobId: refusal.jobId, ids: [changeSubject(refusal.change)], apart: [] });
+    this.#notify({ jobId: refusal.jobId, ids: [changeSubject(refusal.change)], apart: [] });
   }
 
   forget(jobId: string): Promise<void> {
