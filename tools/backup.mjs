@@ -21,7 +21,7 @@ async function main() {
   const known = ['--demo', ...(what === 'restore' ? [MARK] : [])];
   if (files.length !== (marksOnly ? 0 : 1) || args.some((one) => one.startsWith('--') && !known.includes(one)))
     throw new Plain(USAGE);
-  const file = marksOnly ? undefined : resolve(files[0]);
+  const file = marksOnly ? undefined : resolve(files[0] ?? '');
   const kind = args.includes('--demo') ? 'demo' : 'real';
   const data = process.env.SPRELL_DATA ?? at('.data');
   const runs = isRunning(data, kind);

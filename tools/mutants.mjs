@@ -114,7 +114,7 @@ function isCaught(folder, { file }) {
   return new Promise((resolve) => {
     // An endless loop would be noticed.
     const tooLong = setTimeout(() => {
-      process.kill(-child.pid, 'SIGKILL');
+      if (child.pid !== undefined) process.kill(-child.pid, 'SIGKILL');
     }, 180_000);
     child.on('close', (code) => {
       clearTimeout(tooLong);
@@ -147,6 +147,8 @@ export async function mutants() {
   const faults = chosen(parts, Number(process.env.SPRELL_MUTANTS ?? 90), random(seed));
   const waiting = [...faults];
   const counts = Object.fromEntries(parts.map((name) => [name, { caught: 0, survived: 0, equivalent: 0 }]));
+  /** @returns {{ caught: number; survived: number; equivalent: number }} */
+  const tally = (part) => (counts[part] ??= { caught: 0, survived: 0, equivalent: 0 });
   const lane = async () => {
     const folder = copyOfSources();
     try {
@@ -157,8 +159,8 @@ export async function mutants() {
         const caught = await isCaught(folder, fault);
         writeFileSync(path, text);
         const line = text.slice(0, fault.start).split('\n').length;
-        const reason = equivalent[`${fault.file}: ${text.split('\n')[line - 1].trim()} (${fault.what})`];
-        counts[fault.part][caught ? 'caught' : reason ? 'equivalent' : 'survived'] += 1;
+        const reason = equivalent[`${fault.file}: ${text.split('\n')[line - 1]?.trim()} (${fault.what})`];
+        tally(fault.part)[caught ? 'caught' : reason ? 'equivalent' : 'survived'] += 1;
         if (!caught) console.log(`${reason ? 'no difference' : 'SURVIVED'}  ${fault.place}  ${fault.what}`);
       }
     } finally {

@@ -76,9 +76,12 @@ async function openStore(options, folder) {
 
 const LOOK_EVERY = 1000;
 
-/** Brings the database back when it ended by itself, as it does on a full disk; until that works, again and again. */
+/**
+ * Brings the database back when it ended by itself, as it does on a full disk; until that works, again and again.
+ * @param {{ stop: () => unknown; isRunning?: () => boolean; revive?: () => boolean }} store one that somebody else runs has neither
+ */
 function keepRunning({ isRunning, revive }) {
-  if (isRunning === undefined) return () => undefined;
+  if (isRunning === undefined || revive === undefined) return () => undefined;
   let isAway = false;
   const timer = setInterval(() => {
     if (isRunning()) return;
@@ -105,6 +108,7 @@ async function main() {
   // From here on a signal ends the start in order, whatever it was doing.
   let wanted = true;
   let wake = () => {};
+  /** @type {Promise<void>} */
   const woken = new Promise((resolve) => (wake = resolve));
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
     process.on(signal, () => {

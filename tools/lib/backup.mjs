@@ -42,7 +42,7 @@ function openForWriting(path, file) {
   try {
     return openSync(path, 'w', 0o600);
   } catch (error) {
-    throw new Plain(`${file} cannot be written: ${error.message}`);
+    throw new Plain(`${file} cannot be written: ${error instanceof Error ? error.message : error}`);
   }
 }
 

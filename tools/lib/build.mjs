@@ -34,7 +34,19 @@ export async function buildServer() {
   });
 }
 
-/** The environment of the server process, besides its database and port. */
+/**
+ * The environment of the server process, besides its database and port.
+ * @param {{
+ *   databaseUrl?: string;
+ *   directUrl?: string;
+ *   metricsPort?: number;
+ *   port?: number;
+ *   demo?: boolean;
+ *   log?: string;
+ *   secret?: string;
+ *   webRoot?: string;
+ * }} options
+ */
 export function serverEnvironment({
   databaseUrl,
   /** Of PostgreSQL itself, where the other is of a pooler. */

@@ -25,7 +25,7 @@ function findPrograms() {
   const versions = readdirSync(DEBIAN_VERSIONS)
     .filter((name) => existsSync(join(DEBIAN_VERSIONS, name, 'bin', 'initdb')))
     .sort((a, b) => Number(b) - Number(a));
-  return versions.length === 0 ? undefined : join(DEBIAN_VERSIONS, versions[0], 'bin');
+  return versions[0] === undefined ? undefined : join(DEBIAN_VERSIONS, versions[0], 'bin');
 }
 
 export async function programs() {
@@ -67,12 +67,13 @@ export function clusterHome(wanted) {
   return join('/var/lib/sprell', createHash('sha1').update(wanted).digest('hex').slice(0, 12));
 }
 
+/** @returns {Promise<number>} */
 export function freePort() {
   return new Promise((resolve, reject) => {
     const server = createServer();
     server.on('error', reject);
     server.listen(0, '127.0.0.1', () => {
-      const { port } = server.address();
+      const { port } = /** @type {import('node:net').AddressInfo} */ (server.address());
       server.close(() => resolve(port));
     });
   });

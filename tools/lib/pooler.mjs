@@ -52,8 +52,8 @@ export async function startPooler(url, { connections = 10 } = {}) {
     settings({ home, port, host, databasePort, database: pathname.slice(1), connections }),
   );
   writeFileSync(join(home, 'users'), `"${username}" "${password}"\n`, { mode: 0o600 });
-  const owner = isRoot() ? { uid: userId('postgres', '-u'), gid: userId('postgres', '-g') } : {};
-  if (isRoot())
+  const owner = isRoot() ? { uid: userId('postgres', '-u'), gid: userId('postgres', '-g') } : undefined;
+  if (owner)
     for (const file of [home, join(home, 'settings'), join(home, 'users')]) chownSync(file, owner.uid, owner.gid);
   const child = spawn(PROGRAM, ['-q', join(home, 'settings')], { ...owner, cwd: home, stdio: 'ignore' });
   const exited = new Promise((done) => child.once('exit', done));

@@ -5,7 +5,14 @@ import { readFileSync } from 'node:fs';
 /** A sentence for the person at the terminal; printed without a stack. */
 export class Plain extends Error {}
 
-/** Runs a program to its end with its output passed through. @throws {Plain} when it fails. */
+/**
+ * Runs a program to its end with its output passed through.
+ * @param {string} command
+ * @param {readonly string[]} args
+ * @param {import('node:child_process').SpawnOptions} options
+ * @returns {Promise<void>}
+ * @throws {Plain} when it fails
+ */
 export function run(command, args, options = {}) {
   return new Promise((resolve, reject) => {
     const child = spawn(command, args, { stdio: 'inherit', ...options });
@@ -18,10 +25,15 @@ export function run(command, args, options = {}) {
   });
 }
 
-/** Runs a program and returns what it printed; `ok` says whether its status was 0. */
+/**
+ * Runs a program and returns what it printed; `ok` says whether its status was 0.
+ * @param {string} command
+ * @param {readonly string[]} args
+ * @param {import('node:child_process').SpawnSyncOptions} options
+ */
 export function capture(command, args, options = {}) {
   const { status, stdout, stderr, error } = spawnSync(command, args, { encoding: 'utf8', ...options });
-  return { ok: status === 0 && !error, stdout: stdout ?? '', stderr: stderr ?? '', status };
+  return { ok: status === 0 && !error, stdout: String(stdout ?? ''), stderr: String(stderr ?? ''), status };
 }
 
 export function isAlive(pid) {
@@ -29,7 +41,7 @@ export function isAlive(pid) {
     process.kill(pid, 0);
     return true;
   } catch (error) {
-    return error.code === 'EPERM';
+    return error instanceof Error && 'code' in error && error.code === 'EPERM';
   }
 }
 
@@ -46,7 +58,7 @@ export function commandOf(pid) {
 export function birthOf(pid) {
   try {
     const [, after] = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ');
-    return `${after.split(' ')[19]} ${readFileSync('/proc/sys/kernel/random/boot_id', 'utf8').trim()}`;
+    return `${after?.split(' ')[19]} ${readFileSync('/proc/sys/kernel/random/boot_id', 'utf8').trim()}`;
   } catch {
     return '';
   }
