@@ -44,7 +44,7 @@ const SMALL_PARTS = new RegExp(
   [
     '/contract/src/(batch-limit|text|position|kinds/registry|kinds/thing|kinds/[a-z-]+/kind|wire/thing-change)\\.ts$',
     '/adapters/(local-memory|request-failure)\\.ts$',
-    '/core/src/(messages|stick/mark-name|scale/drawing-scale)\\.ts$',
+    '/core/src/(messages|(scale|stick)/issues|stick/mark-name|scale/drawing-scale)\\.ts$',
   ].join('|'),
 );
 
