@@ -19,6 +19,15 @@ describe('places on the slate', () => {
     );
   });
 
+  it('finds several between two at once, in order', () => {
+    const [first, last] = positionsBetween(undefined, undefined, 2) as [string, string];
+    const between = positionsBetween(first, last, 5);
+    expect(between).toHaveLength(5);
+    expect([first, ...between, last].sort()).toEqual([first, ...between, last]);
+    expect(positionsBetween(last, undefined, 1)[0]! > last).toBe(true);
+    expect(positionsBetween(undefined, first, 1)[0]! < first).toBe(true);
+  });
+
   it('knows a key made by hand that nothing could be put beside', () => {
     for (const key of ['zz', 'a', 'a00', '00', 'A0']) expect([key, isPlace(key)]).toEqual([key, false]);
   });

@@ -31,6 +31,16 @@ describe('things of a job', () => {
     expect(called('scale', { ...scale, kind: 'ratio', paper: '1', site: '20' })).toBe('the scale 1:20');
     expect(called('scale', { ...scale, kind: 'copy' })).toBe('the scale 1⁄4″ is 1′');
     expect(called('scale', { ...scale, kind: 'unknown' })).toBe('the scale');
+    expect(called('mark', { name: 'rail' })).toBe('the mark rail');
+    expect(called('mark', {})).toBe('the mark');
+    expect(called('setout', { name: 'Gable' })).toBe('the setting-out Gable');
+    expect(called('setout', {})).toBe('the setting-out');
+    // A mark is made along with a line: a person did one thing.
+    expect(KINDS.map(({ name, comesAlong }) => [name, comesAlong === true])).toEqual([
+      ['mark', true],
+      ['scale', false],
+      ['setout', false],
+    ]);
     expect(() => kindNamed('unknown')).toThrow('unknown');
   });
 });

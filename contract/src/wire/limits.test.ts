@@ -1,6 +1,7 @@
 import { LIMITS } from '@sprell/core';
 import { describe, expect, it } from 'vitest';
 import { BATCH_LIMIT, BODY_BYTES, BODY_VALUES } from '../batch-limit.ts';
+import { askReset, changePassword, signOut } from '../endpoints/account.ts';
 import { sendChanges } from '../endpoints/jobs.ts';
 import { KINDS } from '../kinds/registry.ts';
 import { PROBLEMS } from '../problem.ts';
@@ -70,6 +71,27 @@ describe('at its limit and one over', () => {
     ['a number', { ...line, number: 0 }],
   ])('%s is not taken where it says nothing', (_, change) => {
     expect(changeWire.safeParse(change).success).toBe(false);
+  });
+
+  it.each([
+    ['a size on paper', scaled({ paper: '1' })],
+    ['the name of a scale', scaled({ name: 'A' })],
+    ['the name of a setting-out', drawn({ name: 'A' })],
+    ['the name of a shape', drawn({ shape: 'a' })],
+    ['a field', drawn({ fields: ['a'] })],
+    ['the name of a mark', { ...scaled({}), of: 'mark', content: { name: 'a' } }],
+    ['the title of a job', { id: ID, kind: 'job.add', title: 'A', reading }],
+    ['a number', { ...line, number: 1 }],
+    ['a label', { ...line, label: 'a' }],
+  ])('%s may be as short as one sign', (_, change) => {
+    expect(changeWire.safeParse(change).success).toBe(true);
+  });
+
+  it('what only reports that it is done reports nothing else', () => {
+    for (const { response } of [signOut, changePassword, askReset]) {
+      expect(response.safeParse({ done: true }).success).toBe(true);
+      expect(response.safeParse({ done: false }).success).toBe(false);
+    }
   });
 
   it('a change is refused with what is wrong in it', () => {

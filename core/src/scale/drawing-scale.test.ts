@@ -156,6 +156,7 @@ describe('the common scales', () => {
     expect(shrunk?.scale.title).toBe('1:100');
     expect(shrunk?.off).toBeCloseTo(-0.03, 10);
     expect(shrunk && valueToNumber(shrunk.wouldMeasure.value)).toBeCloseTo(0.1, 12);
+    expect(bestFits(quantity('2 1/2"'), quantity(`10'`))).toHaveLength(3);
     expect(bestFits(quantity('0"'), quantity(`10'`))).toEqual([]);
     expect(bestFits(quantity('1"'), quantity('3 kg'))).toEqual([]);
   });
@@ -187,5 +188,12 @@ describe('the drawn rule', () => {
     const figures = shapes.flatMap((shape) => (shape.kind === 'text' ? [shape.text] : []));
     expect(figures).toEqual(['0 mm', '500 mm', '1000 mm', '1500 mm', '2000 mm']);
     expect(width).toBeLessThanOrEqual(120);
+    // Boxes side by side from the zero on, every other one filled, as long together as what the figures say.
+    const boxes = shapes.flatMap((shape) => (shape.kind === 'box' ? [shape] : []));
+    const left = Math.min(...boxes.map(({ x }) => x));
+    const right = Math.max(...boxes.map(({ x, width: wide }) => x + wide));
+    expect(right - left).toBeCloseTo(100, 9);
+    expect(boxes.filter(({ x }) => Math.abs(x - left) < 1e-9)).toHaveLength(1);
+    expect(boxes.filter(({ filled }) => filled).length).toBeGreaterThan(boxes.length / 3);
   });
 });

@@ -151,6 +151,11 @@ describe('every shape', () => {
       ['polygon', `sides=8 flats=12'`, 'plate', 0],
     ] as const)
       expect([id, count(id, givens, field)]).toEqual([id, wanted]);
+    // Two members have centres to measure between, one has none.
+    const sizes = (id: string, givens: string) =>
+      drawn(id, givens).figure.parts.filter((part) => part.kind === 'size' && part.field === 'centres').length;
+    expect(sizes('spacing-members', `length=40" width=2" count=2`)).toBe(1);
+    expect(sizes('spacing-gaps', `length=40" width=2" count=1`)).toBe(0);
     // The plate of a polygon is as wide as it says, measured across the flats.
     const { figure } = drawn('polygon', `sides=8 flats=12' plate=1'`);
     const ring = figure.parts.find((part) => part.kind === 'path' && part.field === 'plate');

@@ -126,6 +126,10 @@ describe('the rod on paper', () => {
       { ...inches('end', 30), text: '2′ 6″' },
     ];
     for (const { shapes } of printed(rodOf(marks), { sheet: 'letter', size: 'full-size', metric: false, title: 'T' })) {
+      // A cut is made square, along the rod or across it.
+      for (const shape of shapes)
+        if (shape.kind === 'line' && shape.weight === 'cut')
+          expect(shape.x1 === shape.x2 || shape.y1 === shape.y2).toBe(true);
       const cuts = shapes.flatMap((shape) =>
         shape.kind === 'line' && shape.weight === 'cut' && shape.x1 === shape.x2 ? [shape] : [],
       );
