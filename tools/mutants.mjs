@@ -26,7 +26,7 @@ const PARTS = {
   },
 };
 const NO_LOGIC =
-  /\.test\.ts$|\/testing\/|\.d\.ts$|\/index\.ts$|messages\.ts$|-about\.ts$|accepted-forms\.ts$|demo-jobs\.ts$|-worker\.ts$|\/main\.ts$/;
+  /\.test\.ts$|\/testing\/|\.d\.ts$|\/index\.ts$|(messages|issues)\.ts$|-about\.ts$|accepted-forms\.ts$|demo-jobs\.ts$|-worker\.ts$|\/main\.ts$/;
 
 const K = ts.SyntaxKind;
 const OTHER_SIGN = new Map([

@@ -4,6 +4,8 @@ import { NOT_YET } from './node-results.ts';
 /** The lines of a slate by everything that they are found by, and what may use what, whether it exists yet or not. */
 export class LineIndex {
   readonly nodes = new Map<string, LineNode>();
+  /** Entries that are held beside the slate, by their ids. */
+  readonly held = new Map<string, LineNode>();
   readonly byNumber = new Map<number, LineNode>();
   /** By name in lower case. */
   readonly marks = new Map<string, MarkNode>();
@@ -28,7 +30,19 @@ export class LineIndex {
       if (node.parsed.entry?.assignment) this.assignmentsOf(node.parsed.entry.assignment.name).push(node);
   }
 
-  /** Lines that use a mark by its name, in any order. */
+  /** Whatever names a line by its number, in a run that goes over it too, or a mark by its name, or makes that; in any order. */
+  naming(number: number | undefined, mark: string | undefined): ReadonlySet<LineNode> {
+    const found = new Set<LineNode>(mark === undefined ? [] : this.usersOfMark(mark));
+    for (const node of (mark === undefined ? undefined : this.marks.get(mark.toLowerCase()))?.assignments ?? [])
+      found.add(node);
+    if (number === undefined) return found;
+    for (const node of this.#usersOfNumber.get(number) ?? []) found.add(node);
+    const line = this.byNumber.get(number);
+    if (line) for (const node of this.#runUsers) if (node.sources.includes(line)) found.add(node);
+    return found;
+  }
+
+  /** Lines and held entries that use a mark by its name, in any order. */
   usersOfMark(name: string): Iterable<LineNode> {
     return this.#usersOfMark.get(name.toLowerCase()) ?? [];
   }
@@ -67,6 +81,21 @@ export class LineIndex {
   register(node: LineNode): void {
     this.nodes.set(node.line.id, node);
     this.byNumber.set(node.line.number, node);
+    this.#registerReferences(node);
+  }
+
+  /** Enters an entry that is held beside the slate. */
+  hold(node: LineNode): void {
+    this.held.set(node.line.id, node);
+    this.#registerReferences(node);
+  }
+
+  release(node: LineNode): void {
+    this.held.delete(node.line.id);
+    this.#unregisterReferences(node);
+  }
+
+  #registerReferences(node: LineNode): void {
     const { lines, marks, runs } = node.references;
     for (const number of lines) usersIn(this.#usersOfNumber, number).add(node);
     for (const name of marks) usersIn(this.#usersOfMark, name).add(node);
@@ -80,6 +109,10 @@ export class LineIndex {
   unregister(node: LineNode): void {
     this.nodes.delete(node.line.id);
     if (this.byNumber.get(node.line.number) === node) this.byNumber.delete(node.line.number);
+    this.#unregisterReferences(node);
+  }
+
+  #unregisterReferences(node: LineNode): void {
     const { lines, marks, runs } = node.references;
     for (const number of [...lines, ...runs.flat()]) this.#usersOfNumber.get(number)?.delete(node);
     for (const name of marks) this.#usersOfMark.get(name)?.delete(node);

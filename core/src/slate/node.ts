@@ -15,6 +15,16 @@ export interface SlateLine {
   readonly source: string;
 }
 
+/**
+ * An entry that is kept beside the slate, in a field of something else of the job: it reads lines and marks as a line does,
+ * and is recalculated with them. It has no number and no place, so no entry can name it.
+ */
+export interface HeldEntry {
+  readonly id: string;
+  /** The entry as shown, with #n references. */
+  readonly source: string;
+}
+
 /** What a line comes to. One that holds a quantity is at the same time what an entry that uses the line is given. */
 export type LineResult =
   | { readonly ok: true; readonly outcome: Outcome; readonly quantity: Quantity | undefined }
@@ -49,6 +59,8 @@ export function isComparison({ parsed }: LineNode): boolean {
 export interface LineNode extends GraphNode {
   readonly kind: 'line';
   readonly line: SlateLine;
+  /** It is a held entry: in no order, and of no number. */
+  readonly isHeld: boolean;
   readonly parsed: Parsed;
   /** The entry with its fixed parts worked out; what is evaluated. Undefined when the line is in error as it stands. */
   readonly folded: Entry | undefined;

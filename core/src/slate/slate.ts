@@ -7,8 +7,17 @@ import type { Assignment } from '../notation/ast.ts';
 import { parse } from '../notation/parser.ts';
 import type { ScanOptions } from '../notation/scanner.ts';
 import { LineIndex } from './line-index.ts';
-import { isComparison, lineResult, type LineNode, type LineResult, type SlateLine, type SlateNode } from './node.ts';
+import {
+  isComparison,
+  lineResult,
+  type HeldEntry,
+  type LineNode,
+  type LineResult,
+  type SlateLine,
+  type SlateNode,
+} from './node.ts';
 import { NodeResults, NOT_YET } from './node-results.ts';
+import { dependencyOrder, neededBy } from './order.ts';
 import { CHANGED, compile, LEFT_TO_THE_TREE, type SlotFinder } from './program.ts';
 import { circleThrough, recalculate } from './recalculate.ts';
 import { referencesOf } from './references.ts';
@@ -55,7 +64,7 @@ export class Slate {
     this.#options = options;
   }
 
-  /** Replaces everything. */
+  /** Replaces every line; what is held beside the slate is released. */
   load(lines: readonly SlateLine[]): void {
     this.#results = new NodeResults();
     this.#index = new LineIndex(() => this.#results.columns.take());
@@ -77,6 +86,55 @@ export class Slate {
     this.#index.insert(node);
     this.#attach(node, stale);
     return this.#settle(stale, node);
+  }
+
+  /**
+   * Holds these entries beside the slate, and no others: what is held already and reads the same stays as it is.
+   * They are recalculated whenever what they use is.
+   */
+  hold(entries: readonly HeldEntry[]): void {
+    const { held } = this.#index;
+    const wanted = new Map(entries.map((entry) => [entry.id, entry]));
+    for (const node of [...held.values()]) {
+      if (wanted.get(node.line.id)?.source === node.line.source) wanted.delete(node.line.id);
+      else this.#release(node);
+    }
+    const stale = [...wanted.values()].map(({ id, source }) => {
+      const node = this.#makeNode({ id, number: NO_NUMBER, position: '', source }, true);
+      this.#index.hold(node);
+      return node;
+    });
+    if (stale.length > 0) this.#settle(new Set(stale));
+  }
+
+  #release(node: LineNode): void {
+    this.#unlink(node);
+    this.#index.release(node);
+    this.#results.columns.release(node.slot);
+    this.#inOrder = undefined;
+  }
+
+  /** What a held entry comes to; undefined for one that is not held. */
+  held(id: string): LineResult | undefined {
+    const node = this.#index.held.get(id);
+    return node && this.#results.of(node);
+  }
+
+  /**
+   * Ids of lines and held entries whose own text may name a line or a mark: those that do, and those that are in error, of
+   * which it is not known.
+   */
+  mayName({
+    number,
+    mark,
+  }: {
+    readonly number?: number | undefined;
+    readonly mark?: string | undefined;
+  }): ReadonlySet<string> {
+    const found = new Set([...this.#index.naming(number, mark)].map(({ line }) => line.id));
+    for (const nodes of [this.#index.order, this.#index.held.values()])
+      for (const { line, folded } of nodes) if (folded === undefined) found.add(line.id);
+    return found;
   }
 
   /** Takes a line away; what used it then says so. */
@@ -130,32 +188,9 @@ export class Slate {
    * @returns ids of the lines that have a result now
    */
   workOutFoot(count: number, most: number): readonly string[] {
-    const needed = this.#neededBy(this.#index.order.slice(-count), most) ?? [];
+    const needed = neededBy(this.#index.order.slice(-count), most) ?? [];
     for (const node of needed) this.#rework(node);
     return needed.flatMap((node) => (node.kind === 'line' ? [node.line.id] : []));
-  }
-
-  /** Some nodes after all that they use; undefined where that is more than so many, or a circle. */
-  #neededBy(nodes: readonly SlateNode[], most: number): readonly SlateNode[] | undefined {
-    const ordered = new Set<SlateNode>();
-    const open = new Set<SlateNode>();
-    const ways: { readonly node: SlateNode; next: number }[] = [];
-    for (const start of nodes) {
-      if (!ordered.has(start)) ways.push({ node: start, next: 0 });
-      for (let way = ways.at(-1); way; way = ways.at(-1)) {
-        open.add(way.node);
-        const source = way.node.sources[way.next];
-        way.next += 1;
-        if (source === undefined) {
-          ordered.add(way.node);
-          open.delete(way.node);
-          ways.pop();
-        } else if (open.has(source)) return undefined;
-        else if (!ordered.has(source)) ways.push({ node: source, next: 0 });
-        if (ordered.size + open.size > most) return undefined;
-      }
-    }
-    return [...ordered];
   }
 
   /** Takes over results that were worked out elsewhere, from the same lines. */
@@ -165,25 +200,14 @@ export class Slate {
       if (node) this.#results.set(node, result);
     }
     for (const mark of this.#index.marks.values()) this.#results.set(mark, this.#work(mark));
+    for (const node of this.#index.held.values()) this.#rework(node);
   }
 
   /** Works every line out again, in an order that is kept for as long as no line changes. */
   recalculateAll(): void {
-    this.#inOrder ??= this.#dependencyOrder();
+    const { order, marks, held } = this.#index;
+    this.#inOrder ??= dependencyOrder([...order, ...marks.values(), ...held.values()]);
     for (const node of this.#inOrder) this.#rework(node);
-  }
-
-  /** Every node after all its sources. There are no circles: the lines on one have no sources. */
-  #dependencyOrder(): readonly SlateNode[] {
-    const nodes: SlateNode[] = [...this.#index.order, ...this.#index.marks.values()];
-    for (const node of nodes) node.waiting = node.sources.length;
-    const ordered = nodes.filter((node) => node.waiting === 0);
-    for (let next = 0; next < ordered.length; next += 1)
-      for (const user of (ordered[next] as SlateNode).users) {
-        user.waiting -= 1;
-        if (user.waiting === 0) ordered.push(user);
-      }
-    return ordered;
   }
 
   /** One line as it stands. */
@@ -207,9 +231,12 @@ export class Slate {
     const node = this.#index.nodes.get(id);
     if (!node) return [];
     const users = new Set<LineNode>();
+    const add = (user: SlateNode) => {
+      if (user.kind === 'line' && !user.isHeld && user !== node) users.add(user);
+    };
     for (const user of node.users) {
-      if (user.kind === 'line') users.add(user);
-      else for (const reader of user.users) if (reader.kind === 'line' && reader !== node) users.add(reader);
+      if (user.kind === 'line') add(user);
+      else for (const reader of user.users) add(reader);
     }
     return [...users].sort((a, b) => a.index - b.index).map((user) => user.line);
   }
@@ -240,7 +267,10 @@ export class Slate {
 
   /** Lines whose own text uses a mark, in the order they stand; those that make it or post to it are not among them. */
   usersOfMark(name: string): readonly SlateLine[] {
-    return [...this.#index.usersOfMark(name)].sort((a, b) => a.index - b.index).map(({ line }) => line);
+    return [...this.#index.usersOfMark(name)]
+      .filter(({ isHeld }) => !isHeld)
+      .sort((a, b) => a.index - b.index)
+      .map(({ line }) => line);
   }
 
   /** What an entry comes to, before that is posted to the mark in front of it. */
@@ -283,11 +313,12 @@ export class Slate {
     this.#landedHere = id;
   }
 
-  #makeNode(line: SlateLine): LineNode {
+  #makeNode(line: SlateLine, isHeld = false): LineNode {
     const parsed = parse(line.source, this.#options);
     return {
       kind: 'line',
       line,
+      isHeld,
       parsed,
       folded: parsed.entry && parsed.issues.length === 0 ? foldEntry(parsed.entry) : undefined,
       references: referencesOf(parsed.entry),
@@ -342,7 +373,7 @@ export class Slate {
     for (const node of this.#circles) stale.add(node);
     this.#circles.clear();
     for (const node of stale) {
-      if (node.kind === 'line' && this.#index.nodes.get(node.line.id) !== node) stale.delete(node);
+      if (node.kind === 'line' && this.#isGone(node)) stale.delete(node);
       else this.#link(node);
     }
     const changed = new Set<SlateNode>();
@@ -358,7 +389,12 @@ export class Slate {
       this.#refuseCircle(inCircle, circleThrough(inCircle) as readonly SlateNode[]);
       stale = new Set([inCircle, ...round.stuck]);
     }
-    return [...changed].filter((node): node is LineNode => node.kind === 'line').map((node) => node.line.id);
+    return [...changed].flatMap((node) => (node.kind === 'line' && !node.isHeld ? [node.line.id] : []));
+  }
+
+  #isGone(node: LineNode): boolean {
+    const { held, nodes } = this.#index;
+    return (node.isHeld ? held : nodes).get(node.line.id) !== node;
   }
 
   #refuseCircle(node: LineNode, chain: readonly SlateNode[]): void {
@@ -462,5 +498,8 @@ export class Slate {
   #landedHere: string | undefined;
   readonly #ownScope: Scope = { ...this.scope(), last: () => undefined };
 }
+
+/** Of an entry that is not on the slate: no line has it. */
+const NO_NUMBER = -1;
 
 const NOT_YET_ISSUE = makeIssue('entry.empty', { start: 0, end: 0 }, {});

@@ -7,9 +7,18 @@ import type { Inverse, LineContent } from './undo-stack.ts';
 /** Gives an entry as it is to be written; the same text where nothing of it changes. */
 export type Rewrite = (entry: string) => string;
 
+/** What a rewriting is about: only entries that name it can come out otherwise. */
+export interface Named {
+  /** A line by its number. */
+  readonly number?: number;
+  /** A mark by its name. */
+  readonly mark?: string | undefined;
+}
+
 /**
  * Everything of the open job that holds entries: its lines, marks and postings among them, and the fields of its things, as
- * their kinds say. What is to be named, renamed, or replaced by its value, is so in all of them by this one piece of code.
+ * their kinds say. All stand in one graph, which knows what each of them names. What is to be named, renamed, or replaced by
+ * its value, is so in all of them by this one piece of code.
  */
 export class HeldEntries {
   readonly #slate: SlateLines;
@@ -25,13 +34,14 @@ export class HeldEntries {
    * Porch.
    * @param exceptId a line that does not count
    */
-  usersIn(rewrite: Rewrite, exceptId?: string): readonly string[] {
+  usersIn(rewrite: Rewrite, named: Named, exceptId?: string): readonly string[] {
+    const naming = this.#slate.naming(named);
     const lines = this.#slate.rows.flatMap((row) => {
-      if (row.kind !== 'worked' || row.line.id === exceptId) return [];
+      if (row.kind !== 'worked' || row.line.id === exceptId || !naming.has(row.line.id)) return [];
       const { source } = row.worked.line;
       return rewrite(source) === source ? [] : [nameOf(row.line)];
     });
-    const things = this.#thingsRewritten(rewrite).map(({ id }) => this.#things.nameOf(id));
+    const things = this.#thingsRewritten(rewrite, naming).map(({ id }) => this.#things.nameOf(id));
     return [...lines, ...things];
   }
 
@@ -40,14 +50,15 @@ export class HeldEntries {
    * @param exceptId a line that stays
    * @returns how to take that back
    */
-  rewrite(rewrite: Rewrite, exceptId?: string): readonly Inverse[] {
-    const lines = [...this.#slate.all()].filter(({ id, deleted }) => id !== exceptId && !deleted);
+  rewrite(rewrite: Rewrite, named: Named, exceptId?: string): readonly Inverse[] {
+    const naming = this.#slate.naming(named);
+    const lines = [...this.#slate.all()].filter(({ id, deleted }) => id !== exceptId && !deleted && naming.has(id));
     return [
       ...this.rewriteLines(
         lines.map(({ id }) => id),
         rewrite,
       ),
-      ...this.#thingsRewritten(rewrite).flatMap(({ id, content }) => this.#things.write(id, content) ?? []),
+      ...this.#thingsRewritten(rewrite, naming).flatMap(({ id, content }) => this.#things.write(id, content) ?? []),
     ];
   }
 
@@ -67,9 +78,13 @@ export class HeldEntries {
   }
 
   /** The things whose entries come out otherwise, with what of them does. */
-  #thingsRewritten(rewrite: Rewrite): readonly { readonly id: string; readonly content: Content }[] {
+  #thingsRewritten(
+    rewrite: Rewrite,
+    naming: ReadonlySet<string>,
+  ): readonly { readonly id: string; readonly content: Content }[] {
     return KINDS.flatMap(({ name, entries }) =>
       this.#things.list(name).flatMap((thing) => {
+        if (!naming.has(thing.id)) return [];
         const content = contentOf(thing);
         const written = entries.flatMap((field) => {
           const after = this.#rewritten(content[field], rewrite);

@@ -212,7 +212,8 @@ export class LineEdits {
   usersOf(lineId: string): string | undefined {
     const line = this.#job.slate.get(lineId);
     if (!line || !isWorked(line)) return undefined;
-    const users = this.#job.held.usersIn(this.#without(line, '0', this.#markMadeBy(lineId)), lineId);
+    const mark = this.#markMadeBy(lineId);
+    const users = this.#job.held.usersIn(this.#without(line, '0', mark), { number: line.number, mark }, lineId);
     if (users.length === 0) return undefined;
     const names = users.length > 4 ? `${users.slice(0, 3).join(', ')} and ${users.length - 3} more` : users.join(', ');
     return `${nameOf(line)} is used by ${names}.`;
@@ -256,7 +257,8 @@ export class LineEdits {
     const line = slate.get(lineId);
     const value = this.#exactEntry(lineId);
     if (!line || !isWorked(line) || value === undefined) return;
-    const steps = held.rewrite(this.#without(line, value, this.#markOnlyBy(lineId)), lineId);
+    const mark = this.#markOnlyBy(lineId);
+    const steps = held.rewrite(this.#without(line, value, mark), { number: line.number, mark }, lineId);
     undoLog.push({
       kind: 'many',
       says: `Bring ${nameOf(line)} back`,

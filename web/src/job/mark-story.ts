@@ -78,7 +78,7 @@ export class MarkStories {
       base,
       postings,
       before: ledger.before.map((line) => this.#entryOf(line, 'keep')),
-      usedBy: held.usersIn((source) => valueForMark(source, name, '0', this.#style)),
+      usedBy: held.usersIn((source) => valueForMark(source, name, '0', this.#style), { mark: name }),
       users: ledger.users.flatMap(({ id, number }) => {
         const line = slate.get(id);
         return line ? [{ id, number, entry: withLabel(line.label, this.#readBackOf(slate.shown(line.source))) }] : [];
@@ -161,7 +161,7 @@ export class MarkStories {
     const id = slate.makeMark(from);
     const renamed = id === undefined ? undefined : things.write(id, { name: to });
     // What holds the mark by its id shows the new name by that alone; what names it still is written.
-    const written = held.rewrite((source) => renamedIn(source, from, to, this.#style));
+    const written = held.rewrite((source) => renamedIn(source, from, to, this.#style), { mark: from });
     const steps = [...written, ...(renamed ? [renamed] : [])];
     if (steps.length > 0) undoLog.push({ kind: 'many', steps, says: `Call ${to} ${from} again` });
     if (isHeld) marks.takeInHand(to);
@@ -181,7 +181,9 @@ export class MarkStories {
     const { slate, held } = this.#job;
     const value = keepValues ? this.#exactEntryOf(name) : undefined;
     const steps: Inverse[] =
-      value === undefined ? [] : [...held.rewrite((source) => valueForMark(source, name, value, this.#style))];
+      value === undefined
+        ? []
+        : [...held.rewrite((source) => valueForMark(source, name, value, this.#style), { mark: name })];
     for (const { line, operator } of slate.graph.markLines(name)) {
       const standing = slate.get(line.id);
       if (standing === undefined) continue;

@@ -103,6 +103,20 @@ export class SlateLines {
     return this.graph.scope(editedLineId);
   }
 
+  /** Ids of the lines and things that may name a line or a mark in one of their entries. */
+  naming(named: { readonly number?: number; readonly mark?: string | undefined }): ReadonlySet<string> {
+    const { slate } = this.#keeper;
+    const holders = new Map<string, string>();
+    slate.hold(
+      this.#things.entries().map(({ thingId, place, source }) => {
+        const id = `${thingId} ${place}`;
+        holders.set(id, thingId);
+        return { id, source: this.shown(source) };
+      }),
+    );
+    return new Set([...slate.mayName(named)].map((id) => holders.get(id) ?? id));
+  }
+
   /** An entry as it is stored: its lines and marks by their ids. */
   stored(source: string): string {
     // A line that landed here keeps its number until the server says otherwise, though one from elsewhere has it too.

@@ -1,4 +1,5 @@
 import {
+  KINDS,
   asOneLine,
   changedThing,
   contentOf,
@@ -66,6 +67,23 @@ export class JobThings {
 
   #of(kind: string): readonly Thing[] {
     return this.#held.value[kind] ?? [];
+  }
+
+  /** Every entry that a thing holds, as it is stored, with its place among those of the thing. */
+  entries(): readonly { readonly thingId: string; readonly place: string; readonly source: string }[] {
+    return KINDS.flatMap(({ name, entries }) =>
+      this.list(name).flatMap((thing) =>
+        entries.flatMap((field) =>
+          [thing[field]]
+            .flat()
+            .flatMap((source, at) =>
+              typeof source === 'string' && source !== ''
+                ? [{ thingId: thing.id, place: `${field} ${at}`, source }]
+                : [],
+            ),
+        ),
+      ),
+    );
   }
 
   find(id: string): KeptThing | undefined {
