@@ -34,6 +34,8 @@ describe('places on the slate', () => {
 
   it('settles equal keys by id, the same on every device', () => {
     expect(comparePlaces({ position: 'a1', id: '1' }, { position: 'a1', id: '2' })).toBe(-1);
+    expect(comparePlaces({ position: 'a1', id: '2' }, { position: 'a1', id: '1' })).toBe(1);
+    expect(comparePlaces({ position: 'a1', id: '1' }, { position: 'a0', id: '2' })).toBe(1);
     expect(comparePlaces({ position: 'Zz', id: '2' }, { position: 'a0', id: '1' })).toBe(-1);
     expect(comparePlaces({ position: 'a1', id: '1' }, { position: 'a1', id: '1' })).toBe(0);
   });

@@ -87,6 +87,11 @@ describe('at its limit and one over', () => {
     expect(changeWire.safeParse(change).success).toBe(true);
   });
 
+  it('a batch is of one change at least', () => {
+    expect(sendChanges.body.safeParse({ changes: [line] }).success).toBe(true);
+    expect(sendChanges.body.safeParse({ changes: [] }).success).toBe(false);
+  });
+
   it('what only reports that it is done reports nothing else', () => {
     for (const { response } of [signOut, changePassword, askReset]) {
       expect(response.safeParse({ done: true }).success).toBe(true);
