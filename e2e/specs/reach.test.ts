@@ -336,11 +336,14 @@ describe('what is spoken and what moves', () => {
     const bench = await openBench(browser);
     await bench.page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
     // The looks follow what the device says a moment later.
-    await bench.page.waitForFunction(() =>
-      [...document.querySelectorAll('*')].every((element) => {
-        const { animationName, transitionProperty } = getComputedStyle(element);
-        return animationName === 'none' && (transitionProperty === 'none' || transitionProperty === 'all');
-      }),
-    );
+    const moving = () =>
+      bench.page.$$eval('*', (all) =>
+        all.flatMap((element) => {
+          const { animationName, transitionProperty } = getComputedStyle(element);
+          const isStill = animationName === 'none' && ['none', 'all'].includes(transitionProperty);
+          return isStill ? [] : [`${element.tagName}.${element.className}`];
+        }),
+      );
+    await expect.poll(moving).toEqual([]);
   });
 });

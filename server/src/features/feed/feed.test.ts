@@ -153,6 +153,7 @@ describe('the stream of a job', () => {
     await stream.next(2);
     await feed.close();
     await stream.ended;
+    expect(stream.said).toEqual([1, 2]);
     second.close();
   });
 
@@ -227,6 +228,7 @@ describe('the stream of a job', () => {
       again = await listen(owner);
     }
     await again.next(1);
+    expect([stream.said, again.said]).toEqual([[1], [1]]);
     again.answer.destroy();
   });
 });
