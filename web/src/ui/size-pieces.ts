@@ -27,14 +27,21 @@ export function sizeStretches(
     .filter(({ pieces }) => pieces.length > 0);
 }
 
-/** The same where no component can stand: within the editor. Its classes are set in base.css. */
+/** The same where no component stands: within the editor, and where figures are redrawn at every key. Set in base.css. */
 export function sizeNode(text: string): HTMLElement {
   const node = document.createElement('span');
-  for (const piece of sizePieces(text)) {
-    const part = document.createElement('span');
-    part.textContent = piece.text;
-    if (piece.kind) part.className = `size-${piece.kind}`;
-    node.append(part);
+  for (const { isFigure, pieces } of sizeStretches(text)) {
+    const figure = isFigure ? document.createElement('span') : node;
+    if (isFigure) {
+      figure.className = 'size-figure';
+      node.append(figure);
+    }
+    for (const piece of pieces) {
+      const part = document.createElement('span');
+      part.textContent = piece.text;
+      if (piece.kind) part.className = `size-${piece.kind}`;
+      figure.append(part);
+    }
   }
   return node;
 }

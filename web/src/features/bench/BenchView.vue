@@ -94,6 +94,16 @@ const {
   again,
 } = reckoning;
 
+// What follows every key is given as functions and as the ref itself: a letter then redraws its line and its reading, and
+// what lies around them is not compared.
+const writing = { text: entry };
+const entryNow = () => reckoned.value;
+const inHandNow = () => inHand.value;
+const restingNow = () => resting.value;
+const wholeNow = () => whole.value;
+const isEmpty = computed(() => entry.value === '');
+const canRepeat = computed(() => isEmpty.value && again.value !== undefined);
+
 /** What the entry uses lights up a frame behind its reading. */
 const litLate = afterPaint(() => used.value);
 const lit = computed(() => forDrawing(litLate.value));
@@ -361,7 +371,7 @@ onMounted(async () => {
         />
       </Apart>
 
-      <Apart><FirstHint v-if="entry === ''" class="hint" :there="hintsThere" /></Apart>
+      <Apart><FirstHint v-if="isEmpty" class="hint" :there="hintsThere" /></Apart>
       <Apart>
         <div class="hand">
           <p v-if="insertBefore" class="inserting">
@@ -370,10 +380,9 @@ onMounted(async () => {
           </p>
           <EntryField
             ref="entryField"
-            v-model="entry"
+            :text="writing.text"
             label="Entry"
-            :reckoned
-            :now="() => reckoned"
+            :now="entryNow"
             :options
             :marks="job.marks.list"
             :has-last="hasLast"
@@ -389,13 +398,12 @@ onMounted(async () => {
     <Apart>
       <ReadingPanel
         class="reading"
-        :reckoned="inHand"
-        :resting
+        :in-hand="inHandNow"
+        :resting="restingNow"
         :line="lastRow && nameOf(lastRow.line)"
         :style
         :change
-        :whole
-        :now="() => inHand ?? resting"
+        :whole="wholeNow"
         @use="writeEntry"
         @read-as="readAs"
         @change="changeReading"
@@ -425,7 +433,7 @@ onMounted(async () => {
         :metric
         :decimal-comma="job.style.decimalComma"
         :has-last="hasLast"
-        :can-repeat="again !== undefined && entry === ''"
+        :can-repeat="canRepeat"
         @repeat="repeat"
       />
     </Apart>

@@ -16,7 +16,7 @@ import { behindLines } from '../../ui/behind-lines.ts';
 
 const props = defineProps<EntryEditorProps>();
 const emit = defineEmits<{ land: []; cancel: []; recall: [by: -1 | 1] }>();
-const model = defineModel<string>({ required: true });
+const model = props.text;
 
 const host = ref<HTMLElement>();
 const written = shallowRef<HTMLElement>();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The entry with what is wrong with it, and the fixes, beneath. Enter lands it. Nothing typed is ever lost. */
 import { refDebounced } from '@vueuse/core';
-import { computed, nextTick, onMounted, ref, shallowRef, useId, watch } from 'vue';
+import { computed, nextTick, onMounted, ref, shallowRef, useId, watch, type Ref } from 'vue';
 import { X } from 'lucide-vue-next';
 import { describeIssue, type Fix, type Issue, type Reckoned, type ReckonOptions } from '@sprell/core';
 import type * as Mend from '@sprell/core/mend';
@@ -18,9 +18,9 @@ import { behindLines } from '../../ui/behind-lines.ts';
 
 const props = defineProps<{
   label: string;
+  /** What is written: the ref itself, so that a letter redraws nothing but the line (decision 15). */
+  text: Ref<string>;
   /** The entry worked out, undefined while it is empty. */
-  reckoned: Reckoned | undefined;
-  /** The same at this moment: what Enter acts on. */
   now: () => Reckoned | undefined;
   /** What it was worked out in. */
   options: () => ReckonOptions;
@@ -31,7 +31,7 @@ const props = defineProps<{
   editing?: boolean;
 }>();
 const emit = defineEmits<{ land: []; cancel: []; recall: [by: -1 | 1]; clear: [] }>();
-const model = defineModel<string>({ required: true });
+const model = props.text;
 
 const editor = ref<InstanceType<typeof EntryEditor>>();
 const plain = ref<InstanceType<typeof PlainEntry>>();
@@ -48,6 +48,7 @@ onMounted(async () => {
 const written = computed(() => editor.value ?? plain.value);
 /** The props and events of both. */
 const line = computed(() => ({
+  text: props.text,
   label: props.label,
   hint: '9′ 7 ¼″ + 2′ 9 ⅜″',
   marks: props.marks,
@@ -64,7 +65,7 @@ const insisted = ref(false);
 watch(model, () => (insisted.value = false));
 
 const found = computed(() => {
-  const issue = props.reckoned?.issue;
+  const issue = props.now()?.issue;
   return issue && (insisted.value || !isUnderWay(issue)) ? issue : undefined;
 });
 /** An entry that stops short, or ends in the beginning of a known word, is being typed. */
@@ -86,7 +87,8 @@ onMounted(async () => {
   mend.value = await behindLines(() => import('@sprell/core/mend'));
 });
 function withFixes(issue: Issue | undefined): Issue | undefined {
-  return issue && mend.value && props.reckoned ? mend.value.mended(props.reckoned, props.options()) : issue;
+  const now = props.now();
+  return issue && mend.value && now ? mend.value.mended(now, props.options()) : issue;
 }
 
 // Behind the frame that shows the reading.
@@ -94,15 +96,18 @@ const lateIssue = afterPaint(() => (isHeard.value ? withFixes(found.value) : und
 const issue = computed(() => forDrawing(lateIssue.value));
 const fixes = computed<readonly Fix[]>(() => issue.value?.fixes ?? []);
 const NONE: readonly Mend.Alternative[] = [];
-const lateAlternatives = afterPaint(() =>
-  isHeard.value && found.value === undefined && props.reckoned
-    ? (mend.value?.otherReadings(props.reckoned, props.options()) ?? NONE)
-    : NONE,
-);
+const lateAlternatives = afterPaint(() => {
+  const now = props.now();
+  return isHeard.value && found.value === undefined && now
+    ? (mend.value?.otherReadings(now, props.options()) ?? NONE)
+    : NONE;
+});
 const alternatives = computed(() => forDrawing(lateAlternatives.value));
 // What comes beneath the entry pushes it up.
 watch([issue, alternatives], () => written.value?.moved(), { flush: 'post' });
-const ghost = computed(() => props.reckoned?.parsed.ghost ?? '');
+const ghost = computed(() => props.now()?.parsed.ghost ?? '');
+const isWritten = computed(() => model.value !== '');
+const isNothing = computed(() => props.now() === undefined);
 const wrong = computed(() => issue.value && { start: issue.value.start, end: issue.value.end });
 
 function enter(): void {
@@ -136,7 +141,6 @@ defineExpose({ focus: () => written.value?.focus(), take: () => written.value?.t
         :is="Editor"
         v-if="Editor"
         ref="editor"
-        v-model="model"
         v-bind="line"
         @land="enter"
         @cancel="emit('cancel')"
@@ -145,14 +149,13 @@ defineExpose({ focus: () => written.value?.focus(), take: () => written.value?.t
       <PlainEntry
         v-else
         ref="plain"
-        v-model="model"
         v-bind="line"
         @land="enter"
         @cancel="emit('cancel')"
         @recall="(by) => emit('recall', by)"
       />
       <button
-        v-if="model !== '' && !editing"
+        v-if="isWritten && !editing"
         type="button"
         class="clear"
         aria-label="Clear the entry"
@@ -167,7 +170,7 @@ defineExpose({ focus: () => written.value?.focus(), take: () => written.value?.t
       <PlainButton
         v-if="editing || !ownKeys"
         leading
-        :disabled="reckoned === undefined"
+        :disabled="isNothing"
         data-test="land"
         @pointerdown.prevent
         @click="enter"

@@ -10,7 +10,7 @@ import { useHand, type EntryHandle } from './hand.ts';
 
 const props = defineProps<EntryEditorProps>();
 const emit = defineEmits<{ land: []; cancel: []; recall: [by: -1 | 1] }>();
-const model = defineModel<string>({ required: true });
+const model = props.text;
 
 const input = ref<HTMLInputElement>();
 const hand = useHand();

@@ -23,17 +23,12 @@ function anEntry(first = '', more: object = {}) {
     attachTo: document.body,
     props: {
       label: 'Entry',
-      modelValue: text.value,
-      reckoned: reckoned(first),
+      text,
       now: () => reckoned(text.value),
       options: () => ({}),
       marks: [{ name: 'rail', reading: '4′' }],
       hasLast: true,
       ownKeys: false,
-      'onUpdate:modelValue': (typed: string) => {
-        text.value = typed;
-        void field.setProps({ modelValue: typed, reckoned: reckoned(typed) });
-      },
       ...more,
     },
   });

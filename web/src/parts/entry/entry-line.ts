@@ -1,8 +1,11 @@
 import type { Span } from '@sprell/core';
+import type { Ref } from 'vue';
 import type { NamedMark } from './suggestions.ts';
 
 /** What the line being written is given, by whatever it is written in. */
 export interface EntryEditorProps {
+  /** What is written: the ref itself, so that a letter redraws nothing but the line (decision 15). */
+  text: Ref<string>;
   label: string;
   hint: string;
   /** Marks that may be named. */

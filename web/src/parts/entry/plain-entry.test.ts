@@ -26,17 +26,12 @@ function anEntry(first = '') {
     attachTo: document.body,
     props: {
       label: 'Entry',
-      modelValue: first,
-      reckoned: undefined,
-      now: () => ({}) as never,
+      text,
+      now: () => ({ parsed: { ghost: '' } }) as never,
       options: () => ({}),
       marks: [],
       hasLast: true,
       ownKeys: false,
-      'onUpdate:modelValue': (typed: string) => {
-        text.value = typed;
-        void field.setProps({ modelValue: typed });
-      },
     },
   });
   const input = () => field.get<HTMLInputElement>('input[data-test=entry]');

@@ -22,6 +22,7 @@ import { afterPaint } from '../../../ui/after-paint.ts';
 import { drawn, forDrawing } from '../../../ui/drawn.ts';
 import { useComfort } from '../../../live/comfort.store.ts';
 import type { ReadingChange } from '../../../job/index.ts';
+import ReadingFigures from './ReadingFigures.vue';
 import ReadingChoices from './ReadingChoices.vue';
 import { roundingWords } from '../../../parts/reading/rounding-words.ts';
 import TapePicture from './TapePicture.vue';
@@ -31,19 +32,17 @@ const alsoReads = import('./AlsoReads.vue');
 const AlsoReads = defineAsyncComponent(() => alsoReads);
 
 const props = defineProps<{
-  /** The entry worked out; undefined while nothing is typed. */
-  reckoned: Reckoned | undefined;
+  /** The entry worked out; undefined while nothing is typed. What a key changes comes as functions (decision 15). */
+  inHand: () => Reckoned | undefined;
   style: ReadingStyle;
   /** What differs for this reading alone; part of `style` already. */
   change: ReadingChange;
   /** What the panel shows while nothing is typed: the last line's reading. */
-  resting: Reckoned | undefined;
+  resting: () => Reckoned | undefined;
   /** What that line is called. */
   line: string | undefined;
   /** A quotient of two sizes as whole times and what is left over. */
-  whole: WholeTimes | undefined;
-  /** What is shown, at this moment: what is copied. */
-  now: () => Reckoned | undefined;
+  whole: () => WholeTimes | undefined;
 }>();
 const emit = defineEmits<{
   /** Put this in the entry. */
@@ -56,7 +55,8 @@ const emit = defineEmits<{
 }>();
 
 const { comfort } = useComfort();
-const shown = computed(() => props.reckoned ?? props.resting);
+const shown = computed(() => props.inHand() ?? props.resting());
+const isResting = computed(() => props.inHand() === undefined);
 const quantity = computed(() => (shown.value?.outcome?.kind === 'quantity' ? shown.value.outcome.quantity : undefined));
 const kind = computed(() => quantity.value && kindOf(quantity.value.dimension));
 /** The label stands on the slate; here it would only push the figures aside. */
@@ -87,10 +87,11 @@ const exact = computed(() =>
     ? exactForm.value.text
     : undefined,
 );
-const leftOver = computed(() => props.whole && readQuantity(props.whole.left, props.style));
+const whole = computed(() => props.whole());
+const leftOver = computed(() => whole.value && readQuantity(whole.value.left, props.style));
 
 /** Figures whose unit is still to come, as most entries begin. */
-const isBareNumber = computed(() => kind.value === 'number' && props.reckoned !== undefined);
+const isBareNumber = computed(() => kind.value === 'number' && !isResting.value);
 
 /** What stands around the reading follows it by a frame, so that the reading itself waits for nothing. */
 const lateAround = afterPaint(
@@ -118,8 +119,8 @@ const late = computed<Around | undefined>((before) => around.value ?? (shown.val
 const measured = computed<Around | undefined>((before) => (late.value?.isBareNumber === true ? before : late.value));
 const lateBeside = afterPaint(() => ({
   readBack: readBack.value,
-  problem: props.reckoned === undefined ? problem.value : undefined,
-  whole: props.whole,
+  problem: isResting.value ? problem.value : undefined,
+  whole: whole.value,
   leftOver: leftOver.value,
   difference: shown.value?.outcome && answerDifference(shown.value.outcome, props.style)?.text,
 }));
@@ -134,7 +135,7 @@ const clipboard = useClipboard({ legacy: true });
 const copied = ref<'shown' | 'exact'>();
 watch(text, () => (copied.value = undefined));
 async function copy(what: 'shown' | 'exact'): Promise<void> {
-  const now = props.now();
+  const now = shown.value;
   if (now?.outcome?.kind !== 'quantity') return;
   const plain = what === 'exact' ? exactText(now.outcome.quantity, props.style)?.plain : now.reading?.plain;
   if (plain === undefined) return;
@@ -142,9 +143,14 @@ async function copy(what: 'shown' | 'exact'): Promise<void> {
   copied.value = what;
 }
 function quantityNow(): Quantity | undefined {
-  const outcome = props.now()?.outcome;
+  const outcome = shown.value?.outcome;
   return outcome?.kind === 'quantity' ? outcome.quantity : undefined;
 }
+// Classes follow what is, not every key.
+const isSilent = computed(() => text.value === undefined);
+const isUnread = computed(() => around.value === undefined);
+const textNow = () => text.value;
+const hasProblem = () => problem.value !== undefined;
 const lead = (length: LengthStyle) => emit('change', { length });
 </script>
 
@@ -153,8 +159,8 @@ const lead = (length: LengthStyle) => emit('change', { length });
     class="reading"
     :class="{
       crowded: $slots['default'] !== undefined,
-      silent: text === undefined,
-      unread: around === undefined,
+      silent: isSilent,
+      unread: isUnread,
       bare: isBareNumber,
       unmeasured: late?.isBareNumber,
     }"
@@ -168,11 +174,7 @@ const lead = (length: LengthStyle) => emit('change', { length });
         }}</span>
       </button>
     </div>
-    <div class="figures" :style="{ '--signs': text?.length ?? 2 }" data-test="reading">
-      <SizeText v-if="text !== undefined" :text="text" /><span v-else-if="problem === undefined" class="nothing"
-        >0″</span
-      >
-    </div>
+    <ReadingFigures :text="textNow" :is-problem="hasProblem" />
     <span class="sr-only" role="status" data-test="spoken">{{ spoken }}</span>
     <ReadingChoices
       v-if="late"
@@ -180,7 +182,7 @@ const lead = (length: LengthStyle) => emit('change', { length });
       :style="late.style"
       :change
       :is-length="measured?.isLength === true"
-      :line="reckoned ? undefined : line"
+      :line="isResting ? line : undefined"
       @change="(change) => emit('change', change)"
       @widen="(to) => emit('widen', to)"
       @drop="emit('drop')"
@@ -286,9 +288,6 @@ const lead = (length: LengthStyle) => emit('change', { length });
   line-height: 1.05;
   min-height: 1.05em;
   overflow-wrap: anywhere;
-}
-.nothing {
-  color: var(--groove);
 }
 .top {
   display: flex;

@@ -1,7 +1,8 @@
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils';
-import { DEFAULT_STYLE, EMPTY_SCOPE, parse, reckon, wholeTimes, type ReadingStyle } from '@sprell/core';
+import { DEFAULT_STYLE, EMPTY_SCOPE, parse, reckon, wholeTimes, type Reckoned, type ReadingStyle } from '@sprell/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
+import { shallowRef } from 'vue';
 import { useComfort } from '../../../live/comfort.store.ts';
 import ReadingPanel from './ReadingPanel.vue';
 
@@ -16,24 +17,32 @@ const squeezed = (text: string) => text.replace(/\s+/g, ' ').trim();
 
 async function aReading(
   entry: string,
-  { style = DEFAULT_STYLE, ...more }: { style?: ReadingStyle; [more: string]: unknown } = {},
+  {
+    style = DEFAULT_STYLE,
+    resting,
+    ...more
+  }: { style?: ReadingStyle; resting?: Reckoned; [more: string]: unknown } = {},
 ) {
+  const inHand = shallowRef(entry === '' ? undefined : reckon(entry, { style }));
   const { entry: tree } = parse(entry);
   const panel: VueWrapper<InstanceType<typeof ReadingPanel>> = mount(ReadingPanel, {
     props: {
-      reckoned: reckon(entry, { style }),
-      resting: undefined,
+      inHand: () => inHand.value,
+      resting: () => resting,
       line: '#3',
       change: {},
       style,
-      whole: tree && wholeTimes(tree, EMPTY_SCOPE),
-      now: () => panel.props().reckoned ?? panel.props().resting,
+      whole: () => tree && wholeTimes(tree, EMPTY_SCOPE),
       ...more,
     },
   });
   // The other units are drawn later.
   await flushPromises();
-  return panel;
+  const write = async (text: string) => {
+    inHand.value = text === '' ? undefined : reckon(text);
+    await panel.vm.$nextTick();
+  };
+  return Object.assign(panel, { write });
 }
 
 beforeAll(() => import('./AlsoReads.vue'));
@@ -105,7 +114,7 @@ describe('the reading', () => {
   });
 
   it('shows the last line while nothing is typed, and its problem when it has one', async () => {
-    const panel = await aReading('1', { reckoned: undefined, resting: reckon('1 / 0') });
+    const panel = await aReading('', { resting: reckon('1 / 0') });
     expect(panel.get('.problem').text()).toContain('divides by zero');
   });
 
@@ -124,7 +133,7 @@ describe('the reading', () => {
     vi.useFakeTimers();
     const panel = await aReading(`5'`);
     for (const entry of [`5' +`, `5' + 1`, `5' + 12"`]) {
-      await panel.setProps({ reckoned: reckon(entry) });
+      await panel.write(entry);
       vi.advanceTimersByTime(200);
       await panel.vm.$nextTick();
       expect(panel.get('[data-test=spoken]').text()).toBe('');
@@ -178,7 +187,7 @@ describe('how a reading is changed where it stands', () => {
   });
 
   it('can be written on the line that is looked at', async () => {
-    const panel = await aReading(`5'`, { reckoned: undefined, resting: reckon(`5'`), change: { finest: 32 } });
+    const panel = await aReading('', { resting: reckon(`5'`), change: { finest: 32 } });
     expect(panel.get('[data-test=reading-scope]').text()).toContain('Only looked at so.');
     await panel.get('[data-test=for-the-line]').trigger('click');
     expect(panel.emitted('widen')).toEqual([['line']]);
@@ -192,7 +201,7 @@ describe('how a reading is changed where it stands', () => {
     beforeEach(() => Object.assign(useComfort().comfort, { showTape: true, showAlsoReads: true }));
     /** The next letters, once what follows them by a frame is there. */
     async function write(panel: Awaited<ReturnType<typeof aReading>>, entry: string) {
-      await panel.setProps({ reckoned: entry === '' ? undefined : reckon(entry) });
+      await panel.write(entry);
       await new Promise((resolve) => requestAnimationFrame(() => setTimeout(() => setTimeout(resolve))));
     }
     const classes = (panel: Awaited<ReturnType<typeof aReading>>) =>

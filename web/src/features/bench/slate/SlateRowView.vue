@@ -53,6 +53,8 @@ const emit = defineEmits<{
 
 const reading = computed(() => readLine(props.row.worked, props.style));
 const draft = ref('');
+// The ref itself for the field, not its text.
+const writing = { text: draft };
 const isNoting = ref(false);
 let noteBegun = props.row.line;
 function beginNote(): void {
@@ -69,6 +71,7 @@ function keepNote(note: string): void {
   emit('note', note, noteBegun);
 }
 
+const now = () => reckoned.value;
 const field = ref<InstanceType<typeof EntryField>>();
 const reckoned = computed(() =>
   draft.value.trim() === '' || !props.editing ? undefined : reckon(draft.value, draftOptions()),
@@ -102,10 +105,9 @@ watch(
     <template #editor>
       <EntryField
         ref="field"
-        v-model="draft"
+        :text="writing.text"
         :label="`Line ${row.line.number}`"
-        :reckoned
-        :now="() => reckoned"
+        :now="now"
         :options="draftOptions"
         :marks
         :has-last="false"
