@@ -11,7 +11,7 @@ const chosen = defineModel<Value>({ required: true });
 </script>
 
 <template>
-  <el-radio-group v-model="chosen" class="choices" size="large" :aria-label="label">
+  <el-radio-group v-model="chosen" class="choice-bar" size="large" :aria-label="label">
     <el-radio-button v-for="[value, words] in choices" :key="value" :value :data-test="`${test}-${value}`">{{
       words
     }}</el-radio-button>
@@ -19,13 +19,13 @@ const chosen = defineModel<Value>({ required: true });
 </template>
 
 <style scoped>
-.choices {
+.choice-bar {
   flex-wrap: nowrap;
 }
-.choices :deep(.el-radio-button) {
+.choice-bar :deep(.el-radio-button) {
   --el-radio-button-checked-text-color: var(--on-chalk);
 }
-.choices :deep(.el-radio-button__inner) {
+.choice-bar :deep(.el-radio-button__inner) {
   display: flex;
   align-items: center;
   height: 100%;
@@ -35,7 +35,7 @@ const chosen = defineModel<Value>({ required: true });
   line-height: 1.15;
   white-space: normal;
 }
-.choices :deep(.is-active .el-radio-button__inner) {
+.choice-bar :deep(.is-active .el-radio-button__inner) {
   font-weight: 600;
 }
 </style>
