@@ -79,6 +79,7 @@ const CASES: readonly (readonly [id: string, givens: string])[] = [
   ['rafter', `run=9' pitch=8:12`],
   ['rafter', `span=19' pitch=8:12 ridge=1.5" overhang=2' depth=11" seat=4" share=1/3`],
   ['rafter', `run=9' rise=6' overhang=2' depth=14" stand=9"`],
+  ['rafter', `run=9' pitch=30°`],
   ['hip', `run=9' pitch=8:12`],
   ['hip', `run=9' pitch=8:12 corner=120° ridge=1.5" overhang=2' thick=3" depth=14" stand=6" share=1/2`],
   ['jacks', `run=9' pitch=8:12 centres=2'`],

@@ -97,6 +97,12 @@ describe('the tree of an entry', () => {
     expect(parse('2 up').entry).toBeUndefined();
   });
 
+  it('reads a power of a unit with its sign', () => {
+    expect(short(parse('5 m^-2').entry?.expr as Expr)).toBe('(5 m^-2)');
+    expect(short(parse('5 m^−2').entry?.expr as Expr)).toBe('(5 m^-2)');
+    expect(short(parse('5 m^2').entry?.expr as Expr)).toBe('(5 m^2)');
+  });
+
   it('joins 4-3/8 only where a unit of length follows', () => {
     expect(short(parse('4-3/8"').entry?.expr as Expr)).toBe('35/8in');
     expect(short(parse('4-3/8').entry?.expr as Expr)).toBe('(subtract 4 3/8)');
