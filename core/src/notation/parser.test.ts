@@ -110,6 +110,25 @@ describe('the tree of an entry', () => {
     expect(short(parse('2 x 4-3/8').entry?.expr as Expr)).toMatch(/^\(subtract /);
   });
 
+  it('takes a point behind an abbreviation for what it is, and before a figure for a decimal one', () => {
+    for (const entry of [`5 ft.3 in`, '5 ft. 3 in', '3 yd.2 ft', '5 in.', '5 lb.'])
+      expect([entry, parse(entry).issues]).toEqual([entry, []]);
+    expect(parse('5 in.5').issues[0]).toMatchObject({ code: 'entry.side_by_side', start: 4, end: 6 });
+    expect(parse('5 lb.. 2').issues[0]).toMatchObject({ code: 'symbol.unexpected', start: 4, end: 6 });
+  });
+
+  it('stops short behind a sign', () => {
+    for (const [entry, at] of [
+      ['-', 1],
+      ['5 + -', 5],
+      ['2 * (3 + -', 10],
+    ] as const)
+      expect(parse(entry)).toMatchObject({
+        unfinished: true,
+        issues: [{ code: 'entry.unfinished', start: at, end: at }],
+      });
+  });
+
   it('says where a run of lines breaks off', () => {
     expect(parse('sum(#3..4)').issues[0]).toMatchObject({ code: 'symbol.unexpected', start: 6, end: 8 });
     expect(parse('sum(#3..').issues[0]).toMatchObject({ code: 'entry.unfinished' });
