@@ -49,6 +49,8 @@ describe('the rod', () => {
     expect(spreadLabels([10, 50, 90], 10, 0, 100)).toEqual([10, 50, 90]);
     expect(spreadLabels([50, 50, 50], 10, 0, 100)).toEqual([40, 50, 60]);
     expect(spreadLabels([0, 1, 99, 100], 10, 0, 100)).toEqual([0, 10, 90, 100]);
+    // The third pushes the second down, and with it the first.
+    expect(spreadLabels([20, 32, 33, 33], 10, 0, 100)).toEqual([14.5, 24.5, 34.5, 44.5]);
     expect(spreadLabels([5, 5, 5], 80, 0, 100)).toEqual([0, 50, 100]);
     const places = fc.array(fc.double({ min: 0, max: 100, noNaN: true }), { minLength: 1, maxLength: 70 });
     fc.assert(
