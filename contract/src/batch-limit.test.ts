@@ -19,6 +19,11 @@ describe('the size of a batch', () => {
     expect(batchSize([{ id: 1 }, { text: 'x'.repeat(BODY_BYTES) }])).toBe(1);
   });
 
+  it('takes a quarter of the bytes in characters, each of which may take several', () => {
+    const change = { text: 'x'.repeat(450_000) };
+    expect(batchSize([change, change, change])).toBe(2);
+  });
+
   it('leaves room for what stands around the changes', () => {
     const change = { fields: Array.from({ length: 2100 }, () => '') };
     const changes = Array.from({ length: 20 }, () => change);

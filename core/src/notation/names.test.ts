@@ -22,5 +22,7 @@ it('and in one that cannot be read', () => {
     ['rail', 6],
     ['post', undefined],
   ]);
+  // What stands before the colon is a label, and no name.
+  expect(made('post: rail * (')).toEqual([['rail', undefined]]);
   expect(made('5 + rail = 3')).toEqual([['rail', undefined]]);
 });
