@@ -88,6 +88,15 @@ describe('an entry that is held beside the slate', () => {
     expect(found({})).toBe('d l3');
   });
 
+  it('is found in a line that is refused for a circle, whose run goes over the line', () => {
+    const slate = aSlate(`1'`, `2'`, `3'`, 'sum(#1..#5)', '#4');
+    expect(slate.lines().filter(({ result }) => !result.ok)).not.toEqual([]);
+    const refused =
+      slate.lines().find(({ result }) => !result.ok && result.issue.code === 'line.circle')?.line.id ?? '';
+    expect(slate.mayName({ number: 2 })).toContain('l4');
+    expect(slate.mayName({ number: 2 })).toContain(refused);
+  });
+
   it('follows a slate that another thread works on', () => {
     const slate = aSlate(`5'`, '#1 * 2');
     slate.hold([{ id: 'a', source: '#2 + 1"' }]);

@@ -121,8 +121,8 @@ export class Slate {
   }
 
   /**
-   * Ids of lines and held entries whose own text may name a line or a mark: those that do, and those that are in error, of
-   * which it is not known.
+   * Ids of lines and held entries whose own text may name a line or a mark: those that do, and those that are in error or on
+   * a circle, of which it is not known.
    */
   mayName({
     number,
@@ -133,7 +133,8 @@ export class Slate {
   }): ReadonlySet<string> {
     const found = new Set([...this.#index.naming(number, mark)].map(({ line }) => line.id));
     for (const nodes of [this.#index.order, this.#index.held.values()])
-      for (const { line, folded } of nodes) if (folded === undefined) found.add(line.id);
+      for (const { line, folded, circle } of nodes)
+        if (folded === undefined || circle !== undefined) found.add(line.id);
     return found;
   }
 
