@@ -10,6 +10,8 @@ const PURE = { isolate: false, pool: 'threads' } as const;
 
 export default defineConfig({
   test: {
+    // Of two cores Vitest would leave one idle.
+    maxWorkers: 2,
     projects: [
       {
         test: {
@@ -24,6 +26,8 @@ export default defineConfig({
       {
         test: {
           name: 'server',
+          // Each file has a database of its own, and what they import is loaded once.
+          isolate: false,
           include: ['server/src/**/*.test.ts'],
           environment: 'node',
           globalSetup: ['server/src/testing/throwaway-cluster.ts'],
@@ -54,7 +58,6 @@ export default defineConfig({
           include: ['e2e/specs/**/*.test.ts'],
           environment: 'node',
           globalSetup: ['e2e/fixtures/running-build.ts'],
-          maxWorkers: 2,
           // The machine is shared: what failed is tried once more, and the report says that it was.
           retry: 1,
           ...HANGS,

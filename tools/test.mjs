@@ -60,6 +60,7 @@ async function tests(...projects) {
     ...projects.flatMap((name) => ['--project', name]),
     '--reporter=default',
     '--reporter=json',
+    `--reporter=${join(ROOT, 'tools/lib/tried-again.mjs')}`,
     `--outputFile.json=${file}`,
   ];
   let failure;

@@ -56,22 +56,25 @@ describe('the slate by mouse', () => {
     const [from, to] = [await grip(third), await grip(first)];
     const { mouse } = bench.page;
     await mouse.move(from.x, from.y);
-    await bench.page.waitForFunction(() => document.querySelector('.lines')?.matches(':hover'));
-    await bench.page.waitForNetworkIdle({ idleTime: 100 });
+    await bench.page.waitForSelector('[data-drags]');
     await mouse.down();
     await mouse.move(from.x, from.y - 20, { steps: 4 });
     await mouse.move(to.x, to.y - 10, { steps: 12 });
-    await bench.page.waitForFunction(
-      (above, below) => {
-        const numbers = [...document.querySelectorAll<HTMLElement>('.lines [data-line]')].map(({ dataset }) =>
-          Number(dataset['line']),
-        );
-        return numbers.indexOf(above) < numbers.indexOf(below);
-      },
-      {},
-      third,
-      first,
-    );
+    const isAbove = () =>
+      bench.page.$$eval(
+        '.lines [data-line]',
+        (rows, above, below) => {
+          const numbers = rows.map((row) => Number((row as HTMLElement).dataset['line']));
+          return numbers.indexOf(above) < numbers.indexOf(below);
+        },
+        third,
+        first,
+      );
+    // Rows that are still sliding let nothing past: a hand that is not there yet goes on moving.
+    for (let by = 0; !(await isAbove()); by = 1 - by) {
+      await mouse.move(to.x, to.y - 10 - by);
+      await bench.still();
+    }
     await mouse.up();
     await bench.page.waitForFunction((selector) => document.querySelector(selector) === null, {}, '.sortable-fallback');
     expect((await bench.lineNumbers()).slice(-3)).toEqual([third, first, second]);

@@ -136,6 +136,21 @@ describe('traps', () => {
     [`5' (rough)`, ''],
     ['6/12 pitch', ''],
     [`2 m40`, ''],
+    // Each just beyond what is near.
+    [`9'-11"`, `9' − 11"`],
+    [`9'-12"`, ''],
+    [`9' - 12"`, ''],
+    [`9' - 7 cm`, ''],
+    [`9 yd - 3"`, ''],
+    [`9 1/2' - 3"`, ''],
+    ['7.5-1/2', ''],
+    ['7 1/2-1/4', ''],
+    ['7-3/2', ''],
+    ['100 x 2400 mm', '100 mm x 2400 mm'],
+    ['99 x 2400 mm', ''],
+    ['100 x 2400 cm', ''],
+    ['63 / 64"', '63/64"'],
+    ['63 / 65"', ''],
   ])('%s offers the other reading, one touch away: %s', (entry, others) => {
     const options = { scope: rail };
     const offered = otherReadings(reckon(entry, options), options);

@@ -49,7 +49,6 @@ export function sideBySideFixes(issue: Issue, source: string, names: readonly st
     ...seen,
     ...unitAtFixes(issue, source, right),
     ...labelFixes(issue, source, names),
-    ...scaleFixes(issue, source),
     ...(right === undefined ? rootFixes(issue, source) : noteFixes(issue, source)),
     ...(isSum && seen.length === 0 && !STOCK.test(source) ? issue.fixes : []),
   ];
@@ -193,14 +192,6 @@ function rootFixes(issue: Issue, source: string): readonly Fix[] {
   if (!/^(?:cbrt|cuberoot)$/i.test(word?.[1] ?? '') || word === null || inside === undefined) return [];
   const root = `${inside}^(1/3)`;
   return [{ label: root, entry: rewrite(source, { start: word.index, end: issue.start + inside.length }, root) }];
-}
-
-/** (2 + 3)° F */
-function scaleFixes(issue: Issue, source: string): readonly Fix[] {
-  const right = WORD_AT.exec(source.slice(issue.start))?.[0] ?? '';
-  const degree = /^[cf]$/i.test(right) ? /\s*(?:°|deg|degrees?)\s*$/i.exec(source.slice(0, issue.start)) : null;
-  const sign = `°${right.toUpperCase()}`;
-  return degree ? [{ label: sign, entry: swap(source, degree.index, issue.start + right.length, ` ${sign}`) }] : [];
 }
 
 /** A symbol where a value was due: the symbol beside it is the one too many, or another was meant. */

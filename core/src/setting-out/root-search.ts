@@ -34,8 +34,9 @@ export function refineRoot(value: Smooth, slope: Smooth, guess: number): Approxi
 export function bisect(value: (x: number) => number, low: number, high: number): number {
   let [from, to] = [low, high];
   const isUnder = value(from) < 0;
-  for (let step = 0; step < 200 && from < to; step += 1) {
+  for (let step = 0; step < 200; step += 1) {
     const middle = (from + to) / 2;
+    // No double is between: it is as close as doubles come.
     if (middle === from || middle === to) break;
     if (value(middle) < 0 === isUnder) from = middle;
     else to = middle;

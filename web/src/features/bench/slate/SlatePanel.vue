@@ -1,8 +1,7 @@
 <script setup lang="ts">
 /** The slate: every line of the job in its order. Thousands scroll as easily as ten, for only those in view are made. */
 import { useVirtualizer } from '@tanstack/vue-virtual';
-import { useResizeObserver } from '@vueuse/core';
-import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
 import { Ellipsis } from 'lucide-vue-next';
 import type { LineWire } from '@sprell/contract';
 import type { Reckoned, ReadingStyle, Scope } from '@sprell/core';
@@ -13,6 +12,8 @@ import SlateRowView from './SlateRowView.vue';
 import { isFound } from './search.ts';
 import SlateTools from './SlateTools.vue';
 import WordsRowView from './WordsRowView.vue';
+import { useDragging } from './use-dragging.ts';
+import { useFoot } from './use-foot.ts';
 
 // They come when they are wanted.
 const SelectionSums = defineAsyncComponent(() => import('./SelectionSums.vue'));
@@ -106,43 +107,19 @@ async function showFoot(): Promise<void> {
   if (found.value.length > 0) virtualizer.value.scrollToIndex(found.value.length - 1, { align: 'end' });
 }
 
-/** A slate that shows its last lines goes on showing them when its room changes, until somebody scrolls up. */
-let isAtFoot = true;
-let lastTop = 0;
-function noteFoot({ target }: Event): void {
-  const { scrollTop, clientHeight, scrollHeight } = target as HTMLElement;
-  if (scrollTop + clientHeight >= scrollHeight - 4) isAtFoot = true;
-  // Lines that came in below the last one drawn make the list longer: that is not scrolling.
-  else if (scrollTop < lastTop) isAtFoot = false;
-  lastTop = scrollTop;
-}
-// Also when lines are added after them, from another device or from the server.
-watch(
-  () => props.rows[props.rows.length - 1]?.line.id,
-  () => {
-    if (isAtFoot && editedLine.value === undefined) void showFoot();
-  },
-);
-// They may be there before the panel is.
-onMounted(showFoot);
-useResizeObserver(list, () => {
-  if (isAtFoot && editedLine.value === undefined) list.value?.scrollTo(0, list.value.scrollHeight);
+const noteFoot = useFoot({
+  list,
+  lastLine: () => props.rows[props.rows.length - 1]?.line.id,
+  show: showFoot,
+  isHeld: () => editedLine.value !== undefined,
 });
 
-/** Dragging is loaded when the first grip is touched. */
-let stopDragging: (() => void) | undefined;
-async function readyToDrag(): Promise<void> {
-  if (stopDragging || !items.value) return;
-  stopDragging = () => undefined;
-  const { dragLines } = await import('./drag-lines.ts');
-  stopDragging = dragLines(items.value, (from, to) => {
-    const first = seen.value[0]?.index ?? 0;
-    const row = found.value[first + from];
-    const target = found.value[first + to];
-    if (row && target) emit('move', row.line.id, props.rows.indexOf(target));
-  });
-}
-onBeforeUnmount(() => stopDragging?.());
+const { canDrag, load: readyToDrag } = useDragging(items, (from, to) => {
+  const first = seen.value[0]?.index ?? 0;
+  const row = found.value[first + from];
+  const target = found.value[first + to];
+  if (row && target) emit('move', row.line.id, props.rows.indexOf(target));
+});
 
 let begun: LineWire | undefined;
 watch(editedLine, (id) => (begun = props.rows.find(({ line }) => line.id === id)?.line), { flush: 'sync' });
@@ -309,6 +286,7 @@ defineExpose({
           ref="items"
           role="list"
           aria-label="Lines"
+          :data-drags="canDrag || undefined"
           :style="{ paddingTop: `${spaceAbove}px`, paddingBottom: `${spaceBelow}px` }"
         >
           <div
