@@ -52,7 +52,8 @@ const webFloors = {
 
 /** Features, each with the others that it may use. Whoever uses one comes in by its `index.ts`. */
 const webFeatures = {
-  bench: ['comfort', 'scale'],
+  bench: ['scale'],
+  jobs: [],
   stick: [],
   scale: [],
   'setting-out': [],

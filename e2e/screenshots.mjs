@@ -161,7 +161,7 @@ const PICTURES = [
     name: 'help',
     ...DESK,
     prepare: async (page) => {
-      await page.click('[href="/help"]');
+      await page.click('nav [data-room="/help"]');
       await page.waitForSelector('table');
     },
   },

@@ -1,4 +1,4 @@
-import type { LineWire } from '@sprell/contract';
+import { jobFieldsOf, type JobFields, type LineWire } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { expect, vi } from 'vitest';
 import type { KeptConflict } from '../web/src/adapters/local/local-store.ts';
@@ -37,6 +37,7 @@ export const DOINGS = {
   editScale: 3,
   removeScale: 1,
   reading: 2,
+  title: 2,
   goOffline: 5,
   goOnline: 7,
   openPage: 4,
@@ -242,6 +243,11 @@ export class BuildingSite {
       case 'reading':
         job.reading.set({ finest: ([8, 16, 32] as const)[size % 3] as 8 });
         return '';
+      case 'title': {
+        const title = `Porch ${size}`;
+        void page.jobs.set(job.head?.id ?? '', size % 3 === 0 ? { title, thousands: size % 2 === 0 } : { title });
+        return title;
+      }
       default:
         throw new Error(what);
     }
@@ -309,6 +315,9 @@ export class BuildingSite {
       for (const [nth, page] of device.pages.entries()) {
         expect(page.jobs.keepState.kind, `${device.name}${nth}`).toBe('kept');
         expect(byId([...page.job.slate.all()]), `shown by ${device.name}${nth}`).toEqual(theirs);
+        expect(saidBy(page.job.head), `said of the job by ${device.name}${nth}`).toEqual(
+          saidBy(this.server.read(device.role, -1)),
+        );
         expect(page.job.conflicts.list.map(({ kept }) => kept.id).sort(), 'all pages show all versions').toEqual(
           this.#shown(here?.conflicts ?? [], theirs),
         );
@@ -342,3 +351,8 @@ export class BuildingSite {
 const byAge = (one: { readonly id: string }, other: { readonly id: string }) => (one.id < other.id ? -1 : 1);
 const byId = (lines: readonly LineWire[]) =>
   new Map([...lines].sort((a, b) => (a.id < b.id ? -1 : 1)).map((line) => [line.id, line]));
+
+/** What a job says of itself and how it reads, wherever it is asked. */
+function saidBy(job: (JobFields & { readonly reading: unknown }) | undefined) {
+  return job && { ...jobFieldsOf(job), reading: job.reading };
+}

@@ -11,7 +11,7 @@ import {
 } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { Batch, type Known, type KnownLine, type Written } from '../server/src/features/changes/batch.ts';
-import { lineToWire, readingToWire } from '../server/src/features/jobs/index.ts';
+import { jobFieldsToWire, lineToWire, readingToWire } from '../server/src/features/jobs/index.ts';
 import { thingToWire, type ThingRow } from '../server/src/db/things.ts';
 import { RequestFailure } from '../web/src/adapters/request-failure.ts';
 
@@ -53,8 +53,10 @@ export class SimServer {
         revision: 0,
         nextNumber: 1,
         createdAt: now,
+        changedAt: now,
         deletedAt: null,
         ...READING,
+        ...{ tags: [], archived: false, thousands: false, decimalComma: false, currency: '$' },
       },
       lines: new Map(),
       things: Object.fromEntries(KINDS.map(({ name }) => [name, new Map()])),
@@ -80,17 +82,20 @@ export class SimServer {
   }
 
   list(role: Role) {
-    const { id, title, revision, history } = this.#kept.job;
-    return [{ id, title, revision, history, lines: 0, role }];
+    const { job } = this.#kept;
+    const { id, revision, history } = job;
+    const counted = { lines: 0, people: 1, changedAt: job.changedAt.toISOString(), deletedAt: null };
+    return [{ ...jobFieldsToWire(job), id, revision, history, role, ...counted }];
   }
 
   read(role: Role, after: number): JobWire {
     const { job, lines, things } = this.#kept;
     const since = <Row extends { readonly revision: number }>(rows: ReadonlyMap<string, Row>): Row[] =>
       [...rows.values()].filter(({ revision }) => revision > after);
-    const { id, title, revision, nextNumber, history, restoredFrom, restoredRevision } = job;
+    const { id, revision, nextNumber, history, restoredFrom, restoredRevision } = job;
     return {
-      ...{ id, title, revision, history, restoredFrom, restoredRevision, nextNumber, role },
+      ...jobFieldsToWire(job),
+      ...{ id, revision, history, restoredFrom, restoredRevision, nextNumber, role },
       reading: readingToWire(job),
       lines: since(lines).map(lineToWire),
       ...listsOf(thingsBy((kind) => since(things[kind] ?? new Map()).map((row) => thingToWire(kind, row)))),

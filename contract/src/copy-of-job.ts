@@ -1,5 +1,6 @@
 import { withOtherIds } from '@sprell/core';
 import { KINDS } from './kinds/registry.ts';
+import { NEW_JOB } from './job-fields.ts';
 import { contentOf, thingsOf } from './kinds/thing.ts';
 import type { Content } from './kinds/kind.ts';
 import type { JobWire } from './endpoints/jobs.ts';
@@ -54,5 +55,14 @@ export function copyOfJob(job: JobWire, title: string, newId: () => string): rea
       return deleted ? [add, { id: newId(), kind: 'line.delete', lineId, base: add.id }] : [add];
     });
   // Marks come before the lines that name them.
-  return [{ id: newId(), kind: 'job.add', title, reading: job.reading }, ...things, ...lines];
+  const { tags, thousands, decimalComma, currency } = job;
+  const isUsual = tags.length === 0 && !thousands && !decimalComma && currency === NEW_JOB.currency;
+  return [
+    { id: newId(), kind: 'job.add', title, reading: job.reading },
+    ...(isUsual
+      ? []
+      : [{ id: newId(), kind: 'job.set' as const, fields: { tags, thousands, decimalComma, currency } }]),
+    ...things,
+    ...lines,
+  ];
 }

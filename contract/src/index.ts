@@ -7,6 +7,8 @@ export { asOneLine, asText, LABEL_LIMIT } from './text.ts';
 export { positionWire } from './wire/position.ts';
 export { lineWire, type LineKind, type LineWire } from './wire/line.ts';
 export { readingWire, type ReadingWire } from './wire/reading.ts';
+export { CURRENCIES, TAG_LIMIT, type JobFields } from './wire/job-fields.ts';
+export { DELETED_KEPT_DAYS, jobFieldsOf, namedFields, NEW_JOB } from './job-fields.ts';
 export type { Content, Kind, Thing } from './kinds/kind.ts';
 export { KINDS } from './kinds/registry.ts';
 export type { KindWire } from './kinds/kind-wire.ts';

@@ -78,6 +78,7 @@ export { templateSheets } from './setting-out/template.ts';
 export { jackLengths, type Jack } from './setting-out/jacks.ts';
 export { runningMarks, type Edge, type Ends, type RunningMark } from './setting-out/spacing.ts';
 export type { LineResult, SlateLine } from './slate/node.ts';
+export { isSought, sought, type Sought } from './mend/sought.ts';
 export { bindLast } from './slate/bind-last.ts';
 export { referencesOf } from './slate/references.ts';
 export {

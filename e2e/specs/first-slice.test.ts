@@ -92,7 +92,7 @@ describe('a carpenter at the bench', () => {
 
   it('finds in the help how an entry is written', async () => {
     const bench = await openBench(browser);
-    await bench.click('[href="/help"]');
+    await bench.room('/help');
     await bench.page.waitForSelector('table');
     expect(await bench.text('main')).toContain(`9'-7 1/4"`);
     expect(await bench.complaints()).toEqual([]);

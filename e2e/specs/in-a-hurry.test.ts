@@ -207,9 +207,9 @@ describe('a hand in a hurry', () => {
       await bench.goto();
       await bench.land(`kb = 400'`);
       await bench.says('[data-test=held]', `kb 400′`);
-      await bench.click('a[href="/scales"]');
+      await bench.room('/scales');
       await bench.click('[data-test=take-scale]');
-      await bench.click('a[href="/"]');
+      await bench.room('/');
       await bench.page.waitForSelector('[data-test=scale-strip]');
       const before = (await linesOf(bench, JOB)).length;
       await bench.page.focus(ENTRY);

@@ -12,7 +12,7 @@ afterAll(async () => {
 
 async function theBandstand(size: typeof DESKTOP = DESKTOP): Promise<Bench> {
   const bench = await openBench(browser, size);
-  await bench.click('[data-test=scales]');
+  await bench.room('/scales');
   await bench.page.waitForSelector('[data-test=fits], .fits');
   return bench;
 }

@@ -12,7 +12,7 @@ afterAll(async () => {
 
 async function settingOut(shape: string, size: typeof DESKTOP = DESKTOP): Promise<Bench> {
   const bench = await openBench(browser, size);
-  await bench.click('[data-test=setting-out]');
+  await bench.room('/setting-out');
   await bench.click(`[data-shape=${shape}]`);
   await bench.page.waitForSelector(`[data-shape=${shape}].chosen`);
   return bench;

@@ -124,7 +124,7 @@ it('is said where a part of the old one is gone, and where there is no signal fo
   const bench = await open(page);
   await page.setOfflineMode(true);
   await page.waitForFunction(() => document.querySelector('[data-test=keep-state]') !== null);
-  await bench.click('[href="/help"]');
+  await bench.room('/help');
   await page.waitForSelector('[data-test=version]');
   expect(await bench.text('[data-test=version] p')).toContain('the server cannot be reached');
   await bench.click('[data-test=later]');
@@ -133,7 +133,7 @@ it('is said where a part of the old one is gone, and where there is no signal fo
   expect(gone.length).toBeGreaterThan(0);
   for (const file of gone) renameSync(join(root, 'assets', file), join(root, 'assets', `newer-${file}`));
   await renew('fourth', (html) => html.replace(/(src="\/assets\/index)-[^"]*\.js/, '$1-fourth.js'));
-  await bench.click('[data-test=scales]');
+  await bench.room('/scales');
   await page.waitForSelector('[data-test=load-version]');
   expect(await bench.text('[data-test=version] p')).toContain('This page is of an older Sprell');
   await context.close();

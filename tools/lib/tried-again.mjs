@@ -5,7 +5,18 @@ export default class TriedAgain {
     const { state, errors } = test.result();
     if (state !== 'passed' || !errors || errors.length === 0) return;
     console.log(`\nTried again: ${test.fullName}`);
-    for (const { message, stack } of errors)
-      console.log(`  ${stack?.split('\n').slice(0, 8).join('\n  ') ?? message}`);
+    for (const error of errors) console.log(whole(error));
   }
+}
+
+/**
+ * What went wrong, and what was being done then.
+ * @param {{ message: string, stack?: string, cause?: unknown }} error
+ * @returns {string}
+ */
+function whole({ message, stack, cause }) {
+  const own = stack?.split('\n').slice(0, 10).join('\n  ') ?? message;
+  return cause && typeof cause === 'object' && 'message' in cause
+    ? `  ${own}\nin: ${whole(/** @type {{ message: string }} */ (cause))}`
+    : `  ${own}`;
 }

@@ -3,6 +3,7 @@ import { BATCH_LIMIT } from '../batch-limit.ts';
 import { defineEndpoint } from '../endpoint.ts';
 import { LISTS_WIRE } from '../kinds/wires.ts';
 import { changeResultWire, sentWire } from '../wire/change.ts';
+import { jobFieldsWire } from '../wire/job-fields.ts';
 import { lineWire, revisionWire } from '../wire/line.ts';
 import { readingWire } from '../wire/reading.ts';
 
@@ -17,17 +18,23 @@ const historyWire = z.uuid();
 
 export const jobSummaryWire = z.object({
   id: z.uuid(),
-  title: z.string(),
+  ...jobFieldsWire.shape,
   history: historyWire,
   revision: revisionWire,
+  /** Lines that are worked out. */
   lines: z.int(),
+  /** Everybody who sees it, its owner too. */
+  people: z.int(),
   role: roleWire,
+  /** When something was last changed in it, and when it was deleted. */
+  changedAt: z.iso.datetime(),
+  deletedAt: z.iso.datetime().nullable(),
 });
 export type JobSummary = z.infer<typeof jobSummaryWire>;
 
 export const jobWire = z.object({
   id: z.uuid(),
-  title: z.string(),
+  ...jobFieldsWire.shape,
   reading: readingWire,
   revision: revisionWire,
   history: historyWire,

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { isOneLine } from '../text.ts';
 import { isPlace } from '../position.ts';
 import { positionWire } from './position.ts';
+import { jobFieldsWire, someJobFieldsWire, titleWire } from './job-fields.ts';
 import { readingWire } from './reading.ts';
 import { KIND_WIRES } from '../kinds/wires.ts';
 import type { KindWire } from '../kinds/kind-wire.ts';
@@ -16,8 +16,6 @@ const idWire = z.uuidv7();
  * one's own that it follows.
  */
 const baseWire = z.union([revisionWire, idWire]);
-
-export const titleWire = z.string().trim().min(1).max(120).refine(isOneLine, 'Control characters are not text.');
 
 /** What a line says. All of it is sent: a change replaces, and never depends on what the server holds. */
 const lineContent = {
@@ -74,6 +72,8 @@ export const changeWire = z.discriminatedUnion('kind', [
   z.strictObject({ id: idWire, kind: z.literal('job.add'), title: titleWire, reading: readingWire }),
   /** How the job reads from now on. It changes no value, so it has no base: the later choice holds. */
   z.strictObject({ id: idWire, kind: z.literal('job.reading'), reading: readingWire }),
+  /** Some of what the job says of itself. The later choice holds. */
+  z.strictObject({ id: idWire, kind: z.literal('job.set'), fields: someJobFieldsWire }),
 ]);
 export type Change = z.infer<typeof changeWire>;
 /**
@@ -112,7 +112,9 @@ export const changeResultWire = z.discriminatedUnion('status', [
   /** Done, now or when it was sent before. */
   z.object({ id: z.uuid(), status: z.literal('applied'), line: lineWire }),
   /** The job reads so now; by now perhaps another way again. */
-  z.object({ id: z.uuid(), status: z.literal('reads'), reading: readingWire }),
+  z.object({ id: z.uuid(), status: z.literal('reads'), reading: readingWire, job: jobFieldsWire }),
+  /** The same, of a change of what the job says of itself. */
+  z.object({ id: z.uuid(), status: z.literal('job'), reading: readingWire, job: jobFieldsWire }),
   /** The line changed since `base`; nothing was done. The line as it is now. */
   z.object({ id: z.uuid(), status: z.literal('conflict'), line: lineWire }),
   /** The thing as it is now: done, or changed since `base`, so that nothing was done. */
@@ -125,6 +127,7 @@ export const changeResultWire = z.discriminatedUnion('status', [
     code: z.enum([
       'change.id_reused',
       'change.unfit',
+      'job.not_yours',
       'line.id_unusable',
       'line.not_found',
       'thing.not_found',

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { todaysForm, type Change, type ChangeResult, type JobWire } from '@sprell/contract';
+import { NEW_JOB, todaysForm, type Change, type ChangeResult, type JobWire } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { sendChanges } from '../../../contract/src/endpoints/jobs.ts';
@@ -41,7 +41,7 @@ describe('a backup of before things had one form', () => {
   it('holds the same job', async () => {
     const now = await readJob(test.database.db, accountId, job.id, -1);
     const { history, restoredFrom, restoredRevision } = now as JobWire;
-    expect(now).toEqual({ ...job, marks: [], history, restoredFrom, restoredRevision });
+    expect(now).toEqual({ ...NEW_JOB, ...job, marks: [], history, restoredFrom, restoredRevision });
   });
 
   it('knows the changes that were sent in the form of then, sent again in that or in today’s', async () => {

@@ -1,8 +1,10 @@
+import { DELETED_KEPT_DAYS } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { aLine } from '../testing/a-line.ts';
 import { startTestApp, type Guest, type TestApp } from '../testing/test-app.ts';
 import { CHANGES_KEPT_DAYS, prune } from './prune.ts';
+import { OF_A_JOB } from './schema.ts';
 
 let test: TestApp;
 let guest: Guest;
@@ -33,13 +35,25 @@ describe('what nothing needs any more', () => {
     await guest.browser.post('/api/account/code').send({}).expect(200);
     await guest.browser.post(`/api/jobs/${jobId}/invitations`).send({ role: 'read' }).expect(200);
     await age(CHANGES_KEPT_DAYS - 1);
-    expect(await prune(test.database.pool)).toEqual({ change: 0, one_time_code: 0, invitation: 0, claim: 0 });
+    expect(await prune(test.database.pool)).toEqual({ job: 0, change: 0, one_time_code: 0, invitation: 0, claim: 0 });
     await age(CHANGES_KEPT_DAYS + 400);
     const later = aLine(3);
     await send(later);
     const inAMonth = new Date(Date.now() + 30 * 86_400_000);
-    expect(await prune(test.database.pool, inAMonth)).toEqual({ change: 4, one_time_code: 1, invitation: 1, claim: 0 });
-    expect(await prune(test.database.pool, inAMonth)).toEqual({ change: 0, one_time_code: 0, invitation: 0, claim: 0 });
+    expect(await prune(test.database.pool, inAMonth)).toEqual({
+      job: 0,
+      change: 4,
+      one_time_code: 1,
+      invitation: 1,
+      claim: 0,
+    });
+    expect(await prune(test.database.pool, inAMonth)).toEqual({
+      job: 0,
+      change: 0,
+      one_time_code: 0,
+      invitation: 0,
+      claim: 0,
+    });
 
     // All lines are there; what is sent again all the same makes no second one and undoes nothing.
     const again = await send(kept, edit, later);
@@ -50,5 +64,34 @@ describe('what nothing needs any more', () => {
     ]);
     const { body } = await guest.browser.get(`/api/jobs/${jobId}`).expect(200);
     expect((body as { lines: object[] }).lines).toHaveLength(3);
+  });
+
+  it('is a job that was deleted a month ago, with all that belongs to it, and no other', async () => {
+    const reading = { length: 'mm', finest: 16, metricStep: '1', rounding: 'nearest', fractions: 'lowest' };
+    const jobs = [uuidv7(), uuidv7(), uuidv7()] as const;
+    const [gone, back, kept] = jobs;
+    const scale = { kind: 'ratio', paper: '1', site: '20', name: null };
+    for (const id of jobs) {
+      const add = { id: uuidv7(), kind: 'job.add', title: 'Barn', reading };
+      const thing = { id: uuidv7(), kind: 'thing.add', of: 'scale', thingId: uuidv7(), content: scale };
+      const off = { id: uuidv7(), kind: 'job.set', fields: { deleted: id !== kept } };
+      const changes = [add, aLine(1), thing, off];
+      await guest.browser.post(`/api/jobs/${id}/changes`).send({ changes }).expect(200);
+    }
+    const changes = [{ id: uuidv7(), kind: 'job.set', fields: { deleted: false } }];
+    await guest.browser.post(`/api/jobs/${back}/changes`).send({ changes }).expect(200);
+    const { pool } = test.database;
+    const inDays = (days: number) => new Date(Date.now() + days * 86_400_000);
+    expect(await prune(pool, inDays(DELETED_KEPT_DAYS - 1))).toMatchObject({ job: 0 });
+    expect(await prune(pool, inDays(DELETED_KEPT_DAYS + 1))).toMatchObject({ job: 1 });
+    await guest.browser.get(`/api/jobs/${gone}`).expect(404);
+    for (const id of [back, kept]) {
+      const { body } = await guest.browser.get(`/api/jobs/${id}`).expect(200);
+      expect(body).toMatchObject({ lines: [{ number: 1 }], scales: [{ site: '20' }] });
+    }
+    for (const [table, column] of Object.entries(OF_A_JOB)) {
+      const { rowCount } = await pool.query(`select 1 from ${table} where ${column} = $1`, [gone]);
+      expect([table, rowCount]).toEqual([table, 0]);
+    }
   });
 });

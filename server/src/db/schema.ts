@@ -1,6 +1,7 @@
 import { getTableName, sql } from 'drizzle-orm';
 import {
   bigint,
+  boolean,
   check,
   foreignKey,
   index,
@@ -130,6 +131,15 @@ export const job = pgTable(
     metricStep: text('metric_step').notNull().default('1'),
     rounding: roundingDirection('rounding').notNull().default('nearest'),
     fractions: fractionTerms('fractions').notNull().default('lowest'),
+    /** Words to find it by. */
+    tags: text('tags').array().notNull().default([]),
+    archived: boolean('archived').notNull().default(false),
+    /** How its figures are written: groups of three, the decimal mark, the sign of money. */
+    thousands: boolean('thousands').notNull().default(false),
+    decimalComma: boolean('decimal_comma').notNull().default(false),
+    currency: text('currency').notNull().default('$'),
+    /** When something was last changed in it. */
+    changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
     createdAt,
     deletedAt,
   },
@@ -138,6 +148,7 @@ export const job = pgTable(
     check('job_title_length', sql`char_length(${table.title}) between 1 and 120`),
     check('job_finest', sql`${table.finest} between 1 and 128`),
     check('job_metric_step', sql`${table.metricStep} ~ '^[0-9]+(/[0-9]+)?$'`),
+    check('job_currency', sql`char_length(${table.currency}) = 1`),
   ],
 );
 
@@ -276,6 +287,7 @@ export const changeKind = pgEnum('change_kind', [
   'line.restore',
   'job.reading',
   'job.add',
+  'job.set',
   'thing.add',
   'thing.edit',
   'thing.set',

@@ -1,9 +1,28 @@
 <script setup lang="ts">
 /** The frame around every screen. Looks and text size hold on each of them, whichever is opened first. */
-import { onMounted, shallowRef, type Component } from 'vue';
+import { computed, defineAsyncComponent, nextTick, onMounted, shallowRef, type Component } from 'vue';
+import { useTitle } from '@vueuse/core';
+import { useRoute, useRouter } from 'vue-router';
+import { comfortPanel } from '../features/comfort/index.ts';
+import { firstQuestion } from '../features/jobs/index.ts';
 import { useComfort } from '../live/comfort.store.ts';
+import { followAddress } from '../live/job-address.ts';
+import { useJobs } from '../live/use-jobs.ts';
 
-useComfort();
+const ComfortPanel = defineAsyncComponent(comfortPanel);
+const FirstQuestion = defineAsyncComponent(firstQuestion);
+const comfort = useComfort();
+const jobs = useJobs();
+const [router, route] = [useRouter(), useRoute()];
+followAddress(router, jobs);
+useTitle(computed(() => [route.meta['title'], jobs.open.head?.title, 'Sprell'].filter(Boolean).join(' · ')));
+
+/** A reader's voice, and the Tab key, begin at the top of a screen that was arrived at, unless it has a better place. */
+router.afterEach(async (to, from) => {
+  if (from.matched.length === 0 || to.path === from.path) return;
+  await nextTick();
+  if (document.activeElement === document.body) document.querySelector<HTMLElement>('h1')?.focus();
+});
 
 /** Behind everything else: the files for days without a signal. Loaded at once then, for it is there when others are gone. */
 const versionNotice = shallowRef<Component>();
@@ -22,5 +41,7 @@ onMounted(() => {
 
 <template>
   <RouterView />
+  <FirstQuestion v-if="jobs.isFirst" />
+  <ComfortPanel v-if="comfort.open" @close="comfort.open = false" />
   <component :is="versionNotice" v-if="versionNotice" />
 </template>

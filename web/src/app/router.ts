@@ -1,6 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router';
 import { accountRoutes } from '../features/account/index.ts';
 import { benchRoutes } from '../features/bench/index.ts';
+import { jobsRoutes } from '../features/jobs/index.ts';
 import { helpRoutes } from '../features/help/index.ts';
 import { scaleRoutes } from '../features/scale/index.ts';
 import { settingOutRoutes } from '../features/setting-out/index.ts';
@@ -13,6 +14,7 @@ export const router = createRouter({
     ...stickRoutes,
     ...scaleRoutes,
     ...settingOutRoutes,
+    ...jobsRoutes,
     ...accountRoutes,
     ...helpRoutes,
     { path: '/:rest(.*)*', redirect: '/' },

@@ -38,6 +38,11 @@ export class Ground {
       holder,
       memory: device.memory,
       ofJob: () => this.head?.reading,
+      figures: () => {
+        if (!this.head) return undefined;
+        const { thousands, decimalComma, currency } = this.head;
+        return { thousands, decimalComma, currency };
+      },
       words: () => this.#words.value,
       setOfJob: (reading) => {
         if (this.head === undefined || this.refusesReader()) return;

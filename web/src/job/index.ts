@@ -1,5 +1,8 @@
 /** What screens may use of the jobs, name by name. How marks came to their values is behind a door of its own: `mark-story.ts`. */
 export { Jobs, type ListedJob } from './jobs.ts';
+export type { JobPlan } from './new-job.ts';
+export { ALL_PARTS, type JobPart } from './job-parts.ts';
+export type { JobSearch } from './job-search.ts';
 export type { OpenJob } from './open-job.ts';
 export type { KeepState } from './outbox.ts';
 export type { Holder } from './holder.ts';

@@ -1,4 +1,4 @@
-import { NO_THINGS, type ProblemCode } from '@sprell/contract';
+import { DELETED_KEPT_DAYS, type JobFields, type JobSummary, type ProblemCode } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import type { Device } from '../adapters/device.ts';
 import type { JobHead, LocalJob } from '../adapters/local/local-store.ts';
@@ -7,32 +7,46 @@ import { Following } from './following.ts';
 import { plainHolder, type Cell, type Holder } from './holder.ts';
 import { OpenJob } from './open-job.ts';
 import { Outbox, type KeepState } from './outbox.ts';
+import type { JobPart } from './job-parts.ts';
+import type { JobPlan } from './new-job.ts';
 import { firstReading } from './reading.ts';
 import { WrittenHere } from './written-here.ts';
 
 /** A job as it stands in the list. */
-export type ListedJob = Pick<JobHead, 'id' | 'title'>;
+export interface ListedJob extends JobHead {
+  /** When it was last opened on this device; 0 where it never was. */
+  readonly usedAt: number;
+}
+
+const DAY_MS = 86_400_000;
 
 /** The jobs of this device, which of them is open, and how all of them are kept the same here and on the server. */
 export class Jobs {
   readonly open: OpenJob;
   readonly #device: Device;
   readonly #list: Cell<readonly ListedJob[]>;
+  readonly #isFirst: Cell<boolean>;
   readonly #outbox: Outbox;
   readonly #written: WrittenHere;
   readonly #following: Following;
   readonly #ends = new AbortController();
+  readonly #asked: string | undefined;
+  #starting: Promise<void> | undefined;
   /** The job that was asked for last. */
   #wanted: string | undefined;
 
-  constructor(device: Device, holder: Holder = plainHolder) {
+  /** @param asked the job to open first */
+  constructor(device: Device, holder: Holder = plainHolder, asked?: string) {
     this.#device = device;
+    this.#asked = asked;
     this.#list = holder.cell<readonly ListedJob[]>([]);
+    this.#isFirst = holder.cell(false);
     this.#outbox = new Outbox(
       device,
       holder,
       (jobId, { ids, apart }) => {
         void this.#following.lookAt(jobId, ids).then(() => {
+          if (jobId === this.open.head?.id) this.#following.listenTo(jobId);
           this.#following.readTheRest();
         });
         if (jobId === this.open.head?.id) for (const thing of apart) this.open.showApart(thing);
@@ -73,9 +87,13 @@ export class Jobs {
     document.addEventListener('visibilitychange', lookAgain, { signal });
   }
 
-  /** The oldest first. */
+  /** All of them, also those that are put away or deleted: the one used last first. */
   get list(): readonly ListedJob[] {
     return this.#list.value;
+  }
+  /** Those to choose from. */
+  get current(): readonly ListedJob[] {
+    return this.#list.value.filter(({ archived, deleted }) => !archived && !deleted);
   }
   /** Where the changes of this device stand. */
   get keepState(): KeepState {
@@ -97,21 +115,87 @@ export class Jobs {
     void this.#catchUp().catch(() => undefined);
   }
 
+  /** Looks at the jobs of this device again. @returns how many changes of each wait */
+  async look(): Promise<ReadonlyMap<string, number>> {
+    // What makes another one comes along while there is a signal.
+    void import('./new-job.ts').catch(() => undefined);
+    await this.#written.done;
+    await this.#listHere();
+    return (await this.#device.store()).waitingByJob();
+  }
+
+  /** Makes a new job and opens it: here at once, on the server with its first change. @returns its id */
+  async make(plan: JobPlan): Promise<string> {
+    const { newJob } = await import('./new-job.ts');
+    const { head, whats } = newJob(plan);
+    for (const what of whats) this.#written.keep(what, head);
+    await this.#written.done;
+    await this.#listHere();
+    await this.#showHere(head.id);
+    return head.id;
+  }
+
+  /** A copy of a job, with all that stands in it or with its set-up alone. @returns its id */
+  async duplicate(jobId: string, title: string, parts: ReadonlySet<JobPart>): Promise<string | undefined> {
+    await this.#written.done;
+    const job = await (await this.#device.store()).open(jobId);
+    if (!job) return undefined;
+    const { reading, tags, thousands, decimalComma, currency } = job.head;
+    return this.make({ title, reading, fields: { tags, thousands, decimalComma, currency }, from: { job, parts } });
+  }
+
+  /** A job as this device has it. */
+  async here(jobId: string): Promise<LocalJob | undefined> {
+    await this.#written.done;
+    return (await this.#device.store()).open(jobId);
+  }
+
+  /** Changes what a job says of itself. One that is deleted makes room for the next. */
+  async set(jobId: string, fields: Partial<JobFields>): Promise<void> {
+    const isOpen = jobId === this.open.head?.id;
+    const head = isOpen ? this.open.head : this.list.find(({ id }) => id === jobId);
+    if (head === undefined || head.role === 'read') return;
+    const deletedAt =
+      fields.deleted === undefined ? {} : { deletedAt: fields.deleted ? new Date().toISOString() : null };
+    const changed: JobHead = { ...head, ...fields, ...deletedAt };
+    if (isOpen) this.open.ground.head = changed;
+    this.#list.value = this.list.map((one) => (one.id === jobId ? { ...one, ...changed } : one));
+    this.#written.keep({ change: { id: uuidv7(), kind: 'job.set', fields } }, changed);
+    await this.#written.done;
+    if (isOpen && fields.deleted === true) await this.#openAnother();
+  }
+
+  async #openWhereNone(): Promise<void> {
+    if (this.open.head === undefined) await this.#openAnother();
+  }
+
+  async #openAnother(): Promise<void> {
+    const [next] = this.current;
+    if (next) await this.openJob(next.id);
+    else await this.#makeFirst();
+  }
+
   /** Opens what this device has, at once; what the server has beyond that is added later. */
-  async start(): Promise<void> {
+  start(): Promise<void> {
+    this.#starting ??= this.#start(this.#asked).finally(() => (this.#starting = undefined));
+    return this.#starting;
+  }
+
+  async #start(asked: string | undefined): Promise<void> {
     // It is needed in a moment, and takes as long to come as what is waited for first.
     void this.#device.server().catch(() => undefined);
     await this.#guarded(async () => {
       const local = await this.#device.store();
       await this.#written.takeUpLeft();
       await this.#listHere();
-      const wanted = this.#device.memory.remembered<string>('job') ?? this.list[0]?.id;
+      const remembered = this.#device.memory.remembered<string>('job');
+      const wanted = asked ?? this.current.find(({ id }) => id === remembered)?.id ?? this.current[0]?.id;
       const here = wanted === undefined ? undefined : await local.open(wanted);
       if (here) this.#show(here);
-      const caughtUp = this.#catchUp();
+      const caughtUp = this.#catchUp(asked);
       if (this.open.head === undefined) {
         await caughtUp;
-        await this.#openFirst();
+        await this.#openWhereNone();
       } else void caughtUp.catch(() => undefined);
     });
   }
@@ -141,43 +225,51 @@ export class Jobs {
 
   #show(here: LocalJob): void {
     this.open.show(here);
-    this.#following.listenTo(here.head.id);
+    const used = this.#device.memory.remembered<Readonly<Record<string, number>>>('used') ?? {};
+    this.#device.memory.remember('used', { ...used, [here.head.id]: Date.now() });
+    // There is nothing to hear of a job that the server has not got yet.
+    if (here.head.history !== undefined) this.#following.listenTo(here.head.id);
+    else this.#following.stop();
     this.open.lines.open();
   }
 
-  /** The first of the jobs; where there is none yet, a new one. */
-  async #openFirst(): Promise<void> {
-    if (this.open.head !== undefined) return;
-    const [first] = this.list;
-    const here = first && (await (await this.#device.store()).open(first.id));
-    if (here) this.#show(here);
-    else this.#makeJob('First job');
+  /** Where there is no job yet. How it reads is asked once it is there. */
+  async #makeFirst(): Promise<void> {
+    await this.make({ title: 'First job', reading: firstReading() });
+    this.#isFirst.value = true;
   }
 
-  /** A job of one's own: here at once, on the server with its first change. */
-  #makeJob(title: string): void {
-    const id = uuidv7();
-    const reading = firstReading();
-    const made: JobHead = { id, title, reading, revision: 0, role: 'own', nextNumber: 1 };
-    this.#show({ head: made, lines: [], things: NO_THINGS, waiting: [], conflicts: [], refusals: [], own: new Map() });
-    this.#list.value = [...this.list, made];
-    this.#written.keep({ change: { id: uuidv7(), kind: 'job.add', title, reading } });
+  /** The open job was made for somebody who had none: they have not said yet how they measure. */
+  get isFirst(): boolean {
+    return this.#isFirst.value;
+  }
+  /** They have said it, by a choice or by working on. */
+  begun(): void {
+    this.#isFirst.value = false;
   }
 
   async #listHere(): Promise<void> {
-    this.#list.value = byAge(await (await this.#device.store()).heads());
+    this.#list.value = this.#listed(await (await this.#device.store()).heads());
+  }
+
+  #listed(heads: readonly JobHead[]): readonly ListedJob[] {
+    const used = this.#device.memory.remembered<Readonly<Record<string, number>>>('used') ?? {};
+    return heads
+      .filter(({ deletedAt }) => !deletedAt || Date.parse(deletedAt) > Date.now() - DELETED_KEPT_DAYS * DAY_MS)
+      .map((head) => ({ ...head, usedAt: used[head.id] ?? 0 }))
+      .sort((a, b) => b.usedAt - a.usedAt || (a.id < b.id ? -1 : 1));
   }
 
   /** Sends what waits, and takes over what the server has. Resolves when the job that is to be open is up to date. */
-  async #catchUp(): Promise<void> {
+  async #catchUp(asked?: string): Promise<void> {
     await this.#outbox.retry();
     const local = await this.#device.store();
     try {
       const listed = await (await this.#device.server()).list();
+      await local.count(listed.map(countsOf));
       const heads = await local.heads();
-      this.#list.value = byAge([...heads.filter(({ id }) => !listed.some((one) => one.id === id)), ...listed]);
       const known = new Map(heads.map((head) => [head.id, head]));
-      const open = this.open.head?.id ?? this.#device.memory.remembered<string>('job');
+      const open = this.open.head?.id ?? asked ?? this.#device.memory.remembered<string>('job');
       const [first, ...others] = listed
         .filter(({ id, revision, history }) => {
           const head = known.get(id);
@@ -189,6 +281,7 @@ export class Jobs {
       // Every job, so that each can be opened where there is no signal.
       const rest = (async () => {
         for (const { id } of others) await this.#takeOver(id);
+        await local.count(listed.map(countsOf));
         for (const head of heads) if (!theirs.has(head.id)) await this.#notThere(head);
         await this.#listHere();
       })();
@@ -226,9 +319,9 @@ export class Jobs {
   }
 
   /** The server no longer has a job, or will not show it. */
-  async #notThere({ id, role, revision }: JobHead): Promise<void> {
+  async #notThere({ id, role, revision, deleted }: JobHead): Promise<void> {
     const local = await this.#device.store();
-    if (role === 'own' && revision > 0) {
+    if (role === 'own' && revision > 0 && !deleted) {
       // Nobody takes a job from its owner: the server lost it, with a backup that was put back.
       await local.sendAgain(id);
       await this.#following.lookAt(id, undefined);
@@ -255,7 +348,8 @@ export class Jobs {
   }
 }
 
-/** Ids of version 7 follow the time they were made at. */
-function byAge<Job extends { readonly id: string }>(jobs: readonly Job[]): readonly Job[] {
-  return [...jobs].sort((a, b) => (a.id < b.id ? -1 : 1));
-}
+/** What the server's list says of a job besides what it says itself. */
+const countsOf = ({ id, lines, people, changedAt, deletedAt }: JobSummary) => ({
+  ...{ id, people, changedAt, deletedAt },
+  lineCount: lines,
+});

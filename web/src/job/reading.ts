@@ -1,4 +1,4 @@
-import type { ReadingWire } from '@sprell/contract';
+import type { JobFields, ReadingWire } from '@sprell/contract';
 import { DEFAULT_STYLE, parseRational, type ReadingStyle } from '@sprell/core';
 import type { Memory } from '../adapters/local-memory.ts';
 import type { Cell, Holder } from './holder.ts';
@@ -38,6 +38,8 @@ interface JobThatReads {
   readonly memory: Memory;
   /** What the job says itself; undefined while none is open. */
   ofJob(): ReadingWire | undefined;
+  /** How its figures are written. */
+  figures(): Pick<JobFields, 'thousands' | 'decimalComma' | 'currency'> | undefined;
   setOfJob(reading: ReadingWire): void;
   /** Marks that are called by a word of the language. */
   words(): ReadonlySet<string>;
@@ -53,7 +55,10 @@ export class JobReading {
     this.#job = job;
     this.#forAll = job.holder.cell(job.memory.remembered<ReadingChange>('reading') ?? {});
     this.#style = job.holder.derived(() =>
-      withWords(changedStyle(changedStyle(DEFAULT_STYLE, job.ofJob() ?? {}), this.#forAll.value), job.words()),
+      withWords(
+        { ...changedStyle(changedStyle(DEFAULT_STYLE, job.ofJob() ?? {}), this.#forAll.value), ...job.figures() },
+        job.words(),
+      ),
     );
   }
 

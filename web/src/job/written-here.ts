@@ -66,16 +66,16 @@ export class WrittenHere {
   }
   /** Resolves when the last of them is written down. */
   get done(): Promise<unknown> {
-    return this.#writing;
+    // What was changed a moment ago is begun to be written when what is done together is over.
+    return this.#isDue ? Promise.resolve().then(() => this.#writing) : this.#writing;
   }
   /** Ids of lines and things of a job that are on this page alone. */
   looseOf(jobId: string): ReadonlySet<string> {
     return new Set(this.#loose.filter((one) => one.jobId === jobId).map(({ what }) => changeSubject(what.change)));
   }
 
-  /** Writes a change of the open job down with what it leaves behind; from there it is sent. */
-  keep(what: LocalWrite): void {
-    const head = this.#page.head();
+  /** Writes a change down with what it leaves behind; from there it is sent. @param head of its job, where it is not the open one */
+  keep(what: LocalWrite, head = this.#page.head()): void {
     if (head === undefined) return;
     this.#edits += 1;
     this.#loose.push({ jobId: head.id, what: { ...what, head } });

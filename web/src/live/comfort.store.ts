@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { toReactive } from '@vueuse/core';
-import { watch } from 'vue';
+import { ref, watch } from 'vue';
 import { useKept } from './use-kept.ts';
 
 export type Look = 'timber' | 'night' | 'sun';
@@ -62,5 +62,7 @@ export const useComfort = defineStore('comfort', () => {
     if (!comfort.hintsSeen.includes(hint)) comfort.hintsSeen.push(hint);
   }
 
-  return { comfort, tick, putAway };
+  /** The settings lie over the screen. */
+  const open = ref(false);
+  return { comfort, tick, putAway, open };
 });

@@ -2,9 +2,12 @@ import { useLocalStore } from '../adapters/local/local-store-loader.ts';
 import { MemoryStore } from '../adapters/local/memory-store.ts';
 import {
   changedThing,
+  namedFields,
+  NEW_JOB,
   PROBLEMS,
   type Change,
   type ChangeResult,
+  type JobFields,
   type JobWire,
   type LineChange,
   type LineWire,
@@ -49,6 +52,7 @@ export class FakeServer {
     rounding: 'nearest',
     fractions: 'lowest',
   };
+  fields: JobFields = { title: 'Porch', ...NEW_JOB };
   #revision = 0;
 
   readonly #done = new Map<string, number>();
@@ -99,7 +103,10 @@ export class FakeServer {
       return answer;
     }
     if (change.kind === 'job.reading') this.reading = change.reading;
-    return { id: change.id, status: 'reads', reading: (change as { reading: JobWire['reading'] }).reading };
+    if (change.kind === 'job.set') this.fields = { ...this.fields, ...namedFields(change.fields) };
+    const status = change.kind === 'job.set' ? 'job' : 'reads';
+    const reading = change.kind === 'job.add' ? change.reading : this.reading;
+    return { id: change.id, status, reading, job: this.fields };
   }
 
   #of<Thing>(wanted: KeptThing['kind']): Thing[] {
@@ -125,7 +132,7 @@ export class FakeServer {
     }
     const job: JobWire = {
       id: path.slice('/api/jobs/'.length) || JOB_ID,
-      title: 'Porch',
+      ...this.fields,
       revision: this.#revision,
       history: OTHER_ID,
       restoredFrom: null,
@@ -143,10 +150,13 @@ export class FakeServer {
         path === '/api/jobs'
           ? this.jobs.map((id) => ({
               id,
-              title: 'Porch',
+              ...this.fields,
               revision: this.#revision,
               history: OTHER_ID,
               lines: 0,
+              people: 1,
+              changedAt: '2026-05-04T09:30:00Z',
+              deletedAt: null,
               role: 'own',
             }))
           : job,

@@ -4,6 +4,8 @@ defineProps<{
   label: string;
   choices: readonly (readonly [value: Value, words: string])[];
   placeholder?: string;
+  /** It can be left open again. */
+  clearable?: boolean;
 }>();
 const chosen = defineModel<Value>();
 </script>
@@ -11,7 +13,7 @@ const chosen = defineModel<Value>();
 <template>
   <div class="field">
     <span aria-hidden="true">{{ label }}</span>
-    <el-select v-model="chosen" :aria-label="label" :placeholder>
+    <el-select v-model="chosen" :aria-label="label" :placeholder :clearable>
       <el-option v-for="[value, words] in choices" :key="value" :value :label="words" />
     </el-select>
   </div>

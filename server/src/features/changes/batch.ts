@@ -6,6 +6,7 @@ import {
   isSameContent,
   isSameValue,
   kindNamed,
+  namedFields,
   THING_KINDS,
   type Change,
   type ChangeResult,
@@ -14,7 +15,15 @@ import {
 } from '@sprell/contract';
 import type { JsonRow } from '../../db/json-rows.ts';
 import { thingToWire, type ThingRow } from '../../db/things.ts';
-import { lineToWire, readingColumns, readingToWire, type ChangeRow, type JobRow, type LineRow } from '../jobs/index.ts';
+import {
+  jobFieldsToWire,
+  lineToWire,
+  readingColumns,
+  readingToWire,
+  type ChangeRow,
+  type JobRow,
+  type LineRow,
+} from '../jobs/index.ts';
 
 export type KnownChange = JsonRow<ChangeRow>;
 export type KnownLine = Omit<JsonRow<LineRow>, 'createdAt'>;
@@ -101,19 +110,34 @@ export class Batch {
   #applyNew(change: Change): ChangeResult {
     if ('thingId' in change) return this.#applyToThing(change);
     if ('lineId' in change) return this.#applyToLine(change);
+    if (change.kind === 'job.set') return this.#setFields(change);
     this.#next();
     // A job that is added was made with the batch, or stood already: either way it reads as it does.
     if (change.kind === 'job.reading') this.#job = { ...this.#job, ...readingColumns(change.reading) };
-    return { id: change.id, status: 'reads', reading: readingToWire(this.#job) };
+    return this.#jobResult(change.id, 'reads');
+  }
+
+  #setFields({ id, fields }: Extract<Change, { kind: 'job.set' }>): ChangeResult {
+    const { deleted, ...rest } = namedFields(fields);
+    if (deleted !== undefined && this.#job.ownerId !== this.#accountId)
+      return { id, status: 'refused', code: 'job.not_yours' };
+    this.#next();
+    const deletedAt = deleted === undefined || deleted === (this.#job.deletedAt !== null) ? {} : deletion(deleted);
+    this.#job = { ...this.#job, ...rest, ...deletedAt };
+    return this.#jobResult(id, 'job');
+  }
+
+  #jobResult(id: string, status: 'reads' | 'job'): ChangeResult {
+    return { id, status, reading: readingToWire(this.#job), job: jobFieldsToWire(this.#job) };
   }
 
   /** The answer to a change that was done before: what it was done to, as it is by now. */
-  #asItStands(id: string, { lineId, thingKind, thingId }: Omit<KnownChange, 'createdAt'>): ChangeResult {
+  #asItStands(id: string, { kind, lineId, thingKind, thingId }: Omit<KnownChange, 'createdAt'>): ChangeResult {
     const thing = thingKind === null ? undefined : this.#thingsOf(thingKind).get(thingId ?? '');
     if (thingKind !== null && thing) return thingResult(id, thingKind, thing, false);
     const line = lineId === null ? undefined : this.#lines.get(lineId);
     if (line) return { id, status: 'applied', line: lineToWire(line) };
-    return { id, status: 'reads', reading: readingToWire(this.#job) };
+    return this.#jobResult(id, kind === 'job.set' ? 'job' : 'reads');
   }
 
   #thingsOf(kind: string): Map<string, ThingRow> {
@@ -238,7 +262,7 @@ export class Batch {
 }
 
 /** What counts as done and is remembered; a conflict or a refusal may be sent again. */
-const DONE: ReadonlySet<ChangeResult['status']> = new Set(['applied', 'reads', 'thing']);
+const DONE: ReadonlySet<ChangeResult['status']> = new Set(['applied', 'reads', 'job', 'thing']);
 
 const thingResult = (id: string, of: string, row: ThingRow, isConflict: boolean): ChangeResult => ({
   id,
@@ -248,6 +272,7 @@ const thingResult = (id: string, of: string, row: ThingRow, isConflict: boolean)
 });
 
 const now = () => new Date().toISOString();
+const deletion = (deleted: boolean) => ({ deletedAt: deleted ? new Date() : null });
 const refused = ({ id }: Change, code: Refusal): ChangeResult => ({ id, status: 'refused', code });
 
 function lineValues(change: Exclude<LineChange, { kind: 'line.add' | 'line.words' }>): Partial<KnownLine> {

@@ -109,8 +109,11 @@ const writing = prepared((db) => {
   const counted = db.$with('counted', { id: job.id }).as(sql`
     update ${job} set revision = ${given('revision')}, next_number = ${given('nextNumber')},
       length_style = ${given('lengthStyle')}, finest = ${given('finest')}, metric_step = ${given('metricStep')},
-      rounding = ${given('rounding')}, fractions = ${given('fractions')}
-    where id = ${given('jobId')} and revision = ${given('before')} and deleted_at is null returning id`);
+      rounding = ${given('rounding')}, fractions = ${given('fractions')},
+      title = ${given('title')}, tags = array(select json_array_elements_text(${given('tags')})),
+      archived = ${given('archived')}, thousands = ${given('thousands')}, decimal_comma = ${given('decimalComma')},
+      currency = ${given('currency')}, deleted_at = ${given('deletedAt')}, changed_at = now()
+    where id = ${given('jobId')} and revision = ${given('before')} returning id`);
   return db
     .with(counted, lines, ...things, changes)
     .select()
@@ -121,11 +124,14 @@ const writing = prepared((db) => {
 /** @returns whether it was written: the job was still at the revision `before` */
 export async function write(db: Database, before: number, { job: row, ...rows }: Written): Promise<boolean> {
   const { id: jobId, revision, nextNumber, lengthStyle, finest, metricStep, rounding, fractions } = row;
+  const { title, tags, archived, thousands, decimalComma, currency, deletedAt } = row;
   const [done] = await writing(db).execute({
     lines: JSON.stringify(rows.lines),
     ...Object.fromEntries(THING_KINDS.map((kind) => [`things_${kind}`, JSON.stringify(rows.things[kind])])),
     changes: JSON.stringify(rows.changes),
     ...{ jobId, before, revision, nextNumber, lengthStyle, finest, metricStep, rounding, fractions },
+    ...{ title, tags: JSON.stringify(tags), archived, thousands, decimalComma, currency },
+    deletedAt: deletedAt?.toISOString() ?? null,
   });
   return done !== undefined;
 }

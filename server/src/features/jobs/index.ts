@@ -7,6 +7,7 @@ export {
   findJob,
   insertJob,
   isSeenBy,
+  jobFieldsToWire,
   lineToWire,
   memberOf,
   readingColumns,

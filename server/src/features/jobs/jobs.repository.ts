@@ -1,6 +1,8 @@
 import {
   listsOf,
   THING_KINDS,
+  type JobFields,
+  type JobSummary,
   type JobWire,
   type LineWire,
   type ReadingWire,
@@ -30,33 +32,46 @@ export function readingToWire({ lengthStyle, finest, metricStep, rounding, fract
   return { length: lengthStyle, finest, metricStep, rounding, fractions };
 }
 
+export function jobFieldsToWire(row: JobRow): JobFields {
+  const { title, tags, archived, thousands, decimalComma, currency, deletedAt } = row;
+  return {
+    ...{ title, tags, archived, thousands, decimalComma, currency: currency as JobFields['currency'] },
+    deleted: deletedAt !== null,
+  };
+}
+
 /** A job with what an account may do with it. */
 export type SeenJob = JobRow & { readonly role: Role };
 
 type Given = string | Placeholder;
 export const memberOf = (accountId: Given) => and(eq(jobMember.jobId, job.id), eq(jobMember.accountId, accountId));
+/** A deleted job is its owner's alone. */
 export const isSeenBy = (accountId: Given) =>
-  and(or(eq(job.ownerId, accountId), isNotNull(jobMember.role)), isNull(job.deletedAt));
+  or(eq(job.ownerId, accountId), and(isNotNull(jobMember.role), isNull(job.deletedAt)));
 export const roleFor = (accountId: Given) =>
   sql<Role>`case when ${job.ownerId} = ${accountId} then 'own' else ${jobMember.role}::text end`;
 
-/** Jobs that an account may see, with the count of their lines that are worked out. */
-export async function jobsOf(db: Executor, accountId: string) {
-  return db
+/** Jobs that an account may see, the oldest first. */
+export async function jobsOf(db: Executor, accountId: string): Promise<JobSummary[]> {
+  const found = await db
     .select({
-      id: job.id,
-      title: job.title,
-      revision: job.revision,
-      history: job.history,
-      lines: count(line.id),
+      job,
+      lines: sql<number>`(select count(*)::int from ${line}
+        where ${line.jobId} = ${job.id} and ${line.kind} = 'worked' and ${line.deletedAt} is null)`,
+      people: sql<number>`(select count(*)::int + 1 from job_member others where others.job_id = ${job.id})`,
       role: roleFor(accountId),
     })
     .from(job)
     .leftJoin(jobMember, memberOf(accountId))
-    .leftJoin(line, and(eq(line.jobId, job.id), eq(line.kind, 'worked'), isNull(line.deletedAt)))
     .where(isSeenBy(accountId))
-    .groupBy(job.id, jobMember.role)
     .orderBy(asc(job.createdAt), asc(job.id));
+  return found.map(({ job: row, ...counted }) => ({
+    ...jobFieldsToWire(row),
+    ...{ id: row.id, revision: row.revision, history: row.history },
+    ...counted,
+    changedAt: row.changedAt.toISOString(),
+    deletedAt: row.deletedAt?.toISOString() ?? null,
+  }));
 }
 
 /** One job that an account may see; undefined when there is none, or it is not theirs to see. */
@@ -149,9 +164,10 @@ export async function readJob(
 ): Promise<JobWire | undefined> {
   const [found] = await reading(db).execute({ accountId, jobId, after });
   if (!found) return undefined;
-  const { id, title, revision, history, restoredFrom, restoredRevision, nextNumber } = found.job;
+  const { id, revision, history, restoredFrom, restoredRevision, nextNumber } = found.job;
   return {
-    ...{ id, title, revision, history, restoredFrom, restoredRevision, nextNumber },
+    ...jobFieldsToWire(found.job),
+    ...{ id, revision, history, restoredFrom, restoredRevision, nextNumber },
     reading: readingToWire(found.job),
     role: found.role,
     lines: [...found.lines],

@@ -1,4 +1,4 @@
-import type { JobWire } from '@sprell/contract';
+import type { JobSummary, JobWire } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { aLine } from '../../testing/a-line.ts';
@@ -54,5 +54,83 @@ describe('a job', () => {
       { title: 'Shed', lines: 1 },
       { title: 'Gate', lines: 1 },
     ]);
+  });
+});
+
+describe('what a job says of itself', () => {
+  const set = (fields: object) => ({ id: uuidv7(), kind: 'job.set', fields });
+  const send = ({ browser }: Guest, jobId: string, changes: readonly object[], status = 200) =>
+    browser.post(`/api/jobs/${jobId}/changes`).send({ changes }).expect(status);
+  const listed = async ({ browser }: Guest) => {
+    const { body } = await browser.get('/api/jobs').expect(200);
+    return body as JobSummary[];
+  };
+
+  it('is changed field by field, the later choice holds, and it is sent again without being done twice', async () => {
+    const guest = await test.guest();
+    const jobId = await aFullJob(guest, 'Shed');
+    const first = set({ title: 'Shed, Orchard Lane', tags: ['roof', 'Harlow Road'] });
+    const second = set({ archived: true, decimalComma: true, thousands: true, currency: '€' });
+    const { body } = await send(guest, jobId, [first, second]);
+    const said = {
+      ...{ title: 'Shed, Orchard Lane', tags: ['roof', 'Harlow Road'], archived: true, deleted: false },
+      ...{ decimalComma: true, thousands: true, currency: '€' },
+    };
+    expect(body).toMatchObject({
+      revision: 6,
+      results: [{ status: 'job' }, { status: 'job', job: said, reading: READING }],
+    });
+    await send(guest, jobId, [set({ title: 'Shed' })]);
+    const { body: again } = await send(guest, jobId, [first]);
+    expect(again).toMatchObject({ revision: 7, results: [{ status: 'job', job: { ...said, title: 'Shed' } }] });
+    expect((await guest.browser.get(`/api/jobs/${jobId}`).expect(200)).body).toMatchObject({ ...said, title: 'Shed' });
+    expect(await listed(guest)).toMatchObject([{ ...said, title: 'Shed', lines: 1, people: 1, deletedAt: null }]);
+  });
+
+  it.each([
+    ['no field', {}],
+    ['an empty title', { title: ' ' }],
+    ['a title of two lines', { title: 'a\nb' }],
+    ['too many tags', { tags: Array.from({ length: 13 }, (_, n) => `t${n}`) }],
+    ['a long tag', { tags: ['x'.repeat(41)] }],
+    ['a sign that is no money', { currency: 'ft' }],
+    ['a field that there is not', { owner: 'me' }],
+  ])('is refused with %s, and what is beside it is done', async (_, fields) => {
+    const guest = await test.guest();
+    const jobId = await aFullJob(guest, 'Shed');
+    const { body } = await send(guest, jobId, [set(fields), set({ title: 'Barn' })]);
+    expect(body).toMatchObject({
+      results: [
+        { status: 'refused', code: 'change.unfit' },
+        { status: 'job', job: { title: 'Barn' } },
+      ],
+    });
+  });
+
+  it('is deleted by its owner alone, who still sees it and can bring it back; nobody else does', async () => {
+    const [guest, mate] = [await test.guest(), await test.guest()];
+    const jobId = await aFullJob(guest, 'Shed');
+    const { body: invitation } = await guest.browser.post(`/api/jobs/${jobId}/invitations`).send({ role: 'edit' });
+    const { token } = invitation as { token: string };
+    await mate.browser.post('/api/invitations/accept').send({ token }).expect(200);
+    expect(await listed(mate)).toMatchObject([{ role: 'edit', people: 2 }]);
+    const { body } = await send(mate, jobId, [set({ deleted: true }), set({ title: 'Ours' })]);
+    expect(body).toMatchObject({
+      results: [
+        { status: 'refused', code: 'job.not_yours' },
+        { status: 'job', job: { title: 'Ours', deleted: false } },
+      ],
+    });
+    await send(guest, jobId, [set({ deleted: true })]);
+    expect(await listed(mate)).toEqual([]);
+    await mate.browser.get(`/api/jobs/${jobId}`).expect(404);
+    const [there] = await listed(guest);
+    expect(there).toMatchObject({ id: jobId, deleted: true });
+    expect(Date.parse(there?.deletedAt ?? '')).toBeGreaterThan(Date.now() - 60_000);
+    // Deleted again it keeps the time that it was deleted at.
+    await send(guest, jobId, [set({ deleted: true })]);
+    expect((await listed(guest))[0]?.deletedAt).toBe(there?.deletedAt);
+    await send(guest, jobId, [set({ deleted: false })]);
+    expect(await listed(mate)).toMatchObject([{ id: jobId, title: 'Ours', deleted: false, deletedAt: null }]);
   });
 });

@@ -15,6 +15,7 @@ import { JobPart } from './job-part.ts';
 import { isOfAnotherHistory, isOtherHistory, NOTHING_SETTLED, rejoined } from './rejoined.ts';
 import type {
   Batch,
+  JobCounts,
   JobHead,
   KeptConflict,
   KeptRefusal,
@@ -30,6 +31,7 @@ import {
   adoptedHead,
   answered,
   cameAlong,
+  countedBy,
   changeSubject,
   makes,
   NOTHING,
@@ -38,6 +40,7 @@ import {
   refusalOf,
   refusalsOf,
   spokenOf,
+  asHead,
 } from './settled.ts';
 
 /** A change on its way. `version` is of the shape it was written in, so that a later Sprell can still send it. */
@@ -187,8 +190,15 @@ export class DexieStore implements LocalStore {
     return this;
   }
 
-  heads(): Promise<readonly JobHead[]> {
-    return this.#tables.jobs.toArray();
+  async heads(): Promise<readonly JobHead[]> {
+    return (await this.#tables.jobs.toArray()).map(asHead);
+  }
+
+  async count(counts: readonly (JobCounts & { readonly id: string })[]): Promise<void> {
+    const { jobs } = this.#tables;
+    await this.#tables.transaction('rw', [jobs], async () => {
+      for (const { id, ...counted } of counts) await jobs.update(id, counted);
+    });
   }
 
   open(jobId: string, only?: readonly string[]): Promise<LocalJob | undefined> {
@@ -209,7 +219,7 @@ export class DexieStore implements LocalStore {
         ]);
         const rows: readonly (LineRow | ThingRow)[] = [...lineRows, ...heldThings];
         return {
-          head,
+          head: asHead(head),
           lines: lineRows.map(withoutOwn),
           things: thingsBy((kind) => heldThings.flatMap(({ of, thing }) => (of === kind ? [thing] : []))),
           waiting: waiting.map(({ change }) => change),
@@ -425,6 +435,11 @@ export class DexieStore implements LocalStore {
       await this.#keep(jobId, part);
       return made;
     });
+  }
+
+  async waitingByJob(): Promise<ReadonlyMap<string, number>> {
+    const waiting = await this.#tables.outbox.toArray();
+    return countedBy(waiting.filter(({ change }) => !cameAlong(change)).map(({ jobId }) => jobId));
   }
 
   async countWaiting(): Promise<number> {

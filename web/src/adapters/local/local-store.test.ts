@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import type { Change, ChangeResult, JobWire, LineWire, ScaleWire } from '@sprell/contract';
+import { NEW_JOB, type Change, type ChangeResult, type JobWire, type LineWire, type ScaleWire } from '@sprell/contract';
 import Dexie from 'dexie';
 import { v7 as uuidv7 } from 'uuid';
 import { describe, expect, it } from 'vitest';
@@ -14,10 +14,11 @@ const READING: JobWire['reading'] = {
   rounding: 'nearest',
   fractions: 'lowest',
 };
+const FIELDS = { title: 'Porch', ...NEW_JOB };
 const HISTORY = uuidv7();
 const aJob = (more: Partial<JobWire> = {}): JobWire => ({
   id: uuidv7(),
-  title: 'Porch',
+  ...FIELDS,
   reading: READING,
   revision: 3,
   history: HISTORY,
@@ -92,7 +93,7 @@ describe.each<[string, () => Promise<LocalStore>]>([
     // Answered in two goes, as where the rest came while the first were on their way.
     const batch = all && { ...all, places: all.places.slice(0, 2), changes: all.changes.slice(0, 2) };
     const results: ChangeResult[] = [
-      { id: add.id, status: 'reads', reading: READING },
+      { id: add.id, status: 'reads', reading: READING, job: FIELDS },
       { id: first.id, status: 'applied', line: { ...line, source: `6'`, revision: 4, number: 9 } },
     ];
     await local.settle(batch as never, results);
@@ -391,7 +392,16 @@ describe.each<[string, () => Promise<LocalStore>]>([
     // A job that is not there at all goes again as a whole.
     await local.sendAgain(job.id);
     const all = (await local.open(job.id))?.waiting.map(({ kind }) => kind);
-    expect(all).toEqual(['job.add', 'line.add', 'line.add', 'line.add', 'line.add', 'line.add', 'thing.add']);
+    expect(all).toEqual([
+      'job.add',
+      'job.set',
+      'line.add',
+      'line.add',
+      'line.add',
+      'line.add',
+      'line.add',
+      'thing.add',
+    ]);
   });
 
   it('set aside what a reader wrote before they were one', async () => {
@@ -433,7 +443,7 @@ describe.each<[string, () => Promise<LocalStore>]>([
     await local.write(job.id, { change: reads });
     await local.settle((await local.batch(new Set())) as never, [
       { id: off.id, status: 'thing.conflict', of: 'scale', thing: { ...scale, site: '25', revision: 4 } },
-      { id: reads.id, status: 'reads', reading: { ...READING, finest: 8 } },
+      { id: reads.id, status: 'reads', reading: { ...READING, finest: 8 }, job: FIELDS },
     ]);
     const here = await local.open(job.id);
     expect(here?.things['scale']).toMatchObject([{ site: '25', deleted: false, revision: 4 }]);

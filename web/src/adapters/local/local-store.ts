@@ -1,9 +1,22 @@
-import type { Change, ChangeResult, JobWire, KeptThing, LineWire, ThingLists, Things } from '@sprell/contract';
+import type {
+  Change,
+  ChangeResult,
+  JobSummary,
+  JobWire,
+  KeptThing,
+  LineWire,
+  ThingLists,
+  Things,
+} from '@sprell/contract';
+
+/** What the list of jobs says of one besides what it says itself; not known before it was counted. */
+export type JobCounts = Partial<
+  Pick<JobSummary, 'people' | 'changedAt' | 'deletedAt'> & { readonly lineCount: number }
+>;
 
 /** A job without what stands in it. `history` is not known before the server has sent it. */
-export type JobHead = Omit<JobWire, 'lines' | keyof ThingLists | 'history' | 'restoredFrom' | 'restoredRevision'> & {
-  readonly history?: string | undefined;
-};
+export type JobHead = Omit<JobWire, 'lines' | keyof ThingLists | 'history' | 'restoredFrom' | 'restoredRevision'> &
+  JobCounts & { readonly history?: string | undefined };
 
 /** A job as this device has it: with its own changes done, sent or not. */
 export interface LocalJob {
@@ -114,8 +127,12 @@ export interface LocalStore {
   batch(held: ReadonlySet<string>): Promise<Batch | undefined>;
   /** What became of a batch: it waits no more, and what it was done to is as the server says. */
   settle(batch: Batch, results: readonly ChangeResult[]): Promise<Settlement>;
+  /** Takes over what the server's list says of the jobs that are here. */
+  count(counts: readonly (JobCounts & { readonly id: string })[]): Promise<void>;
   /** How many changes wait, of all jobs, but for those that came along with another. */
   countWaiting(): Promise<number>;
+  /** The same, for each job that has some. */
+  waitingByJob(): Promise<ReadonlyMap<string, number>>;
   keepConflict(conflict: KeptConflict): Promise<void>;
   dropConflict(conflict: KeptConflict): Promise<void>;
   /** A refusal was seen to. A line or thing that the refused change was to make goes with it. */

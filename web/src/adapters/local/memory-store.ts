@@ -15,6 +15,7 @@ import { JobPart } from './job-part.ts';
 import { isOfAnotherHistory, isOtherHistory, NOTHING_SETTLED, rejoined } from './rejoined.ts';
 import type {
   Batch,
+  JobCounts,
   JobHead,
   KeptConflict,
   KeptRefusal,
@@ -30,6 +31,7 @@ import {
   adoptedHead,
   answered,
   cameAlong,
+  countedBy,
   changeSubject,
   makes,
   NOTHING,
@@ -63,6 +65,14 @@ export class MemoryStore implements LocalStore {
 
   heads(): Promise<readonly JobHead[]> {
     return Promise.resolve([...this.#jobs.values()].map(({ head }) => head));
+  }
+
+  count(counts: readonly (JobCounts & { readonly id: string })[]): Promise<void> {
+    for (const { id, ...counted } of counts) {
+      const shelf = this.#jobs.get(id);
+      if (shelf) shelf.head = { ...shelf.head, ...counted };
+    }
+    return Promise.resolve();
   }
 
   open(jobId: string, only?: readonly string[]): Promise<LocalJob | undefined> {
@@ -226,6 +236,12 @@ export class MemoryStore implements LocalStore {
     const made = part.settle(sent, results);
     this.#keep(jobId, part);
     return Promise.resolve(made);
+  }
+
+  waitingByJob(): Promise<ReadonlyMap<string, number>> {
+    return Promise.resolve(
+      countedBy(this.#outbox.filter(({ change }) => !cameAlong(change)).map(({ jobId }) => jobId)),
+    );
   }
 
   countWaiting(): Promise<number> {

@@ -1,6 +1,7 @@
 import type { ChangeResult, JobWire, KeptThing } from '@sprell/contract';
 import type {
   Batch,
+  JobCounts,
   JobHead,
   KeptConflict,
   KeptRefusal,
@@ -74,6 +75,12 @@ export class NotifyingStore implements LocalStore {
     return settlement;
   }
 
+  count(counts: readonly (JobCounts & { readonly id: string })[]): Promise<void> {
+    return this.#store.count(counts);
+  }
+  waitingByJob(): Promise<ReadonlyMap<string, number>> {
+    return this.#store.waitingByJob();
+  }
   countWaiting(): Promise<number> {
     return this.#store.countWaiting();
   }

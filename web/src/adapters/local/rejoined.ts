@@ -1,5 +1,6 @@
 import {
   contentOf,
+  jobFieldsOf,
   kindNamed,
   NO_THINGS,
   THING_KINDS,
@@ -14,6 +15,7 @@ import { v7 as uuidv7 } from 'uuid';
 import type { Batch, JobHead, KeptConflict, KeptRefusal, LocalJob, Own, Settlement } from './local-store.ts';
 import {
   adoptedHead,
+  asHead,
   cameAlong,
   chainsOf,
   changeSubject,
@@ -82,13 +84,18 @@ export function rejoined(
   });
   const { head } = ours;
   const begin: readonly Change[] =
-    received === undefined ? [{ id: uuidv7(), kind: 'job.add', title: head.title, reading: head.reading }] : [];
+    received === undefined
+      ? [
+          { id: uuidv7(), kind: 'job.add', title: head.title, reading: head.reading },
+          { id: uuidv7(), kind: 'job.set', fields: jobFieldsOf(asHead(head)) },
+        ]
+      : [];
   const ofThings = things.flatMap(([kind, met]) =>
     [...met.values()].flatMap(({ is, was, sends }) => (sends ? thingAgain(kind, is, was) : [])),
   );
   const changes = [
     ...begin,
-    ...ours.waiting.filter(({ kind }) => kind === 'job.reading'),
+    ...ours.waiting.filter(({ kind }) => kind === 'job.reading' || kind === 'job.set'),
     // Marks come before the lines that name them, which no other device is then shown without.
     ...ofThings.filter(cameAlong),
     ...[...lines.values()]

@@ -1,13 +1,17 @@
 import {
   allThings,
   contentOf,
+  jobFieldsOf,
   kindNamed,
+  namedFields,
   KINDS,
+  NEW_JOB,
   NO_THINGS,
   thingsOf,
   type Change,
   type ChangeResult,
   type Content,
+  type JobFields,
   type JobWire,
   type KeptThing,
   type LineWire,
@@ -15,7 +19,16 @@ import {
   type ThingLists,
 } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
-import type { JobHead, KeptConflict, KeptRefusal, LocalJob, LocalWrite, Own, Settlement } from './local-store.ts';
+import type {
+  JobCounts,
+  JobHead,
+  KeptConflict,
+  KeptRefusal,
+  LocalJob,
+  LocalWrite,
+  Own,
+  Settlement,
+} from './local-store.ts';
 
 /** What is here of what a result speaks of. */
 export interface Here {
@@ -67,7 +80,8 @@ export function settled(jobId: string, result: ChangeResult, here: Here): Settle
       return { line: theirs, ...(change ? versionOf(jobId, change, theirs, here) : {}) };
     }
     case 'reads':
-      return here.head && !isOvertaken ? { head: { ...here.head, reading: result.reading } } : {};
+    case 'job':
+      return here.head && !isOvertaken ? { head: { ...here.head, ...result.job, reading: result.reading } } : {};
     default:
       return {};
   }
@@ -154,17 +168,16 @@ export function asWritten(
   const next = Math.max(head?.nextNumber ?? 1, here.head?.nextNumber ?? 1);
   const isTaken = change.kind === 'line.add' && here.line === undefined && change.number < (here.head?.nextNumber ?? 1);
   const number = isTaken ? next : (here.line?.number ?? line?.number ?? null);
-  const reading = change.kind === 'job.reading' ? head?.reading : (here.head?.reading ?? head?.reading);
   return {
     change: change.kind === 'line.add' ? { ...change, number: number ?? change.number } : change,
     ...(head && {
       head: {
         ...head,
-        ...(reading && { reading }),
-        title: here.head?.title ?? head.title,
+        ...saidOfJob(change, here.head ?? head),
         history: here.head?.history,
         revision: (here.head ?? head).revision,
         nextNumber: Math.max(next, (number ?? 0) + 1),
+        ...countedWith(change, here),
       },
     }),
     ...(line && { line: { ...line, number, revision: here.line?.revision ?? 0 } }),
@@ -174,6 +187,27 @@ export function asWritten(
         thing: { ...thing.thing, revision: here.thing?.revision ?? 0 },
       },
     }),
+  };
+}
+
+/** A head as it was kept: those from before jobs said more of themselves lack some of it. */
+export const asHead = (kept: JobHead): JobHead => ({ ...NEW_JOB, ...kept });
+
+/** What a job says of itself, and how it reads, once a change is written down: another page may have changed the rest. */
+function saidOfJob(change: Change, head: JobHead): JobFields & Pick<JobHead, 'reading'> {
+  const reading = change.kind === 'job.reading' ? change.reading : head.reading;
+  return { ...jobFieldsOf(asHead(head)), ...(change.kind === 'job.set' ? namedFields(change.fields) : {}), reading };
+}
+
+/** What the list of jobs says of it, once a change is written down. */
+function countedWith(change: Change, { head, line }: Pick<Here, 'head' | 'line'>): JobCounts {
+  const isWorked = change.kind === 'line.add' || line?.kind === 'worked';
+  const by = !isWorked || !('lineId' in change) ? 0 : line?.deleted !== false && change.kind !== 'line.delete' ? 1 : 0;
+  const less = isWorked && change.kind === 'line.delete' && line?.deleted === false ? 1 : 0;
+  return {
+    lineCount: (head?.lineCount ?? 0) + by - less,
+    people: head?.people ?? 1,
+    changedAt: new Date().toISOString(),
   };
 }
 
@@ -320,6 +354,13 @@ export const neverThere = (
 export const cameAlong = (change: Change): boolean =>
   change.kind === 'thing.add' && kindNamed(change.of).comesAlong === true;
 
+/** How often each of some words is among them. */
+export function countedBy(words: readonly string[]): ReadonlyMap<string, number> {
+  const counted = new Map<string, number>();
+  for (const word of words) counted.set(word, (counted.get(word) ?? 0) + 1);
+  return counted;
+}
+
 /** The change was to make what it speaks of. */
 export const makes = ({ kind }: Change): boolean => kind === 'line.words' || kind.endsWith('.add');
 
@@ -342,7 +383,7 @@ export function changeSubject(change: Change): string {
 export function resultSubject(result: ChangeResult): string | undefined {
   if ('line' in result) return result.line.id;
   if ('thing' in result) return result.thing.id;
-  return result.status === 'reads' ? 'job' : undefined;
+  return 'reading' in result ? 'job' : undefined;
 }
 
 /**
@@ -416,7 +457,7 @@ export function adoptedHead(
   revision = received.revision,
 ): JobHead {
   const { lines: _lines, restoredFrom: _from, restoredRevision: _at, ...rest } = received;
-  const theirs = withoutLists(rest);
+  const theirs = { ...ours, ...withoutLists(rest) };
   const nextNumber = Math.max(theirs.nextNumber, ours?.nextNumber ?? 0);
   return ours && waiting.has('job')
     ? { ...ours, revision, history: theirs.history, role: theirs.role, nextNumber }

@@ -3,7 +3,7 @@
 import { computed, onMounted, ref, watch } from 'vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import PlainCard from '../../ui/PlainCard.vue';
-import ScreenHead from '../../parts/head/ScreenHead.vue';
+import AppHead from '../../parts/head/AppHead.vue';
 import { useJobs } from '../../live/use-jobs.ts';
 import { useAccount } from './account.store.ts';
 import JobMembers from './JobMembers.vue';
@@ -63,7 +63,7 @@ async function changePassword(values: { current: string; new: string }): Promise
 
 <template>
   <main class="view">
-    <ScreenHead title="Devices and people" />
+    <AppHead title="Devices and people" />
     <div class="body">
       <PlainCard title="This device">
         <p data-test="whose">

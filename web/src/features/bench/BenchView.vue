@@ -11,9 +11,8 @@ import PlainButton from '../../ui/PlainButton.vue';
 import { useComfort } from '../../live/comfort.store.ts';
 import { type ReadingChange, type Refusal, nameOf, readBackOf, type WorkedRow } from '../../job/index.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
-import { comfortPanel } from '../comfort/index.ts';
 import { scaleStrip } from '../scale/index.ts';
-import BenchHead from './BenchHead.vue';
+import AppHead from '../../parts/head/AppHead.vue';
 import { benchKeys } from './bench-keys.ts';
 import BenchLayout from './BenchLayout.vue';
 import { useBenchEntry } from './bench-entry.ts';
@@ -43,7 +42,6 @@ const ConflictNotice = defineAsyncComponent(() => import('./ConflictNotice.vue')
 const RefusalNotice = defineAsyncComponent(() => import('./RefusalNotice.vue'));
 const MetNotice = defineAsyncComponent(() => import('./MetNotice.vue'));
 const RefusalList = defineAsyncComponent(() => import('./RefusalList.vue'));
-const ComfortPanel = defineAsyncComponent(comfortPanel);
 // The stick comes right behind the entry, which can be written in meanwhile.
 const StoryStick = defineAsyncComponent(() => behindLines(() => import('./stick/StoryStick.vue')));
 const LaidOut = defineAsyncComponent(() => import('./stick/LaidOut.vue'));
@@ -116,7 +114,7 @@ const insertsAbove = computed(() => {
 });
 const slate = ref<InstanceType<typeof SlatePanelParts>>();
 const entryField = ref<InstanceType<typeof EntryField>>();
-const shows = ref<'comfort' | 'shortcuts'>();
+const shows = ref<'shortcuts'>();
 
 const stick = ref<InstanceType<typeof StoryStickParts>>();
 const look = useStickLook();
@@ -247,14 +245,16 @@ const byKey = benchKeys({
   isEmpty: () => entry.value === '',
 });
 
-async function chooseJob(jobId: string): Promise<void> {
-  slate.value?.leave();
-  reckoning.dropChange();
-  // A line of the other job is nothing to insert above.
-  insertBefore.value = undefined;
-  await jobs.openJob(jobId);
-  await slate.value?.showFoot();
-}
+watch(
+  () => job.head?.id,
+  () => {
+    slate.value?.leave();
+    reckoning.dropChange();
+    // A line of the other job is nothing to insert above.
+    insertBefore.value = undefined;
+    void slate.value?.showFoot();
+  },
+);
 
 onMounted(async () => {
   // Coming back from another screen, the job is open still.
@@ -274,17 +274,7 @@ onMounted(async () => {
     :busy="slate?.isBusy === true"
     @keydown="byKey"
   >
-    <BenchHead
-      class="head"
-      :state="jobs.keepState"
-      :is-reader="job.isReader"
-      :undo-says="undoSays"
-      :can-redo="job.steps.canRedo"
-      @job="chooseJob"
-      @undo="undo"
-      @redo="redo"
-      @comfort="shows = 'comfort'"
-    />
+    <AppHead class="head" title="Bench" own-steps :undo-says="undoSays" @undo="undo" @redo="redo" />
 
     <p class="sr-only" role="status" data-test="announced">{{ announced }}</p>
     <div class="notices">
@@ -463,7 +453,6 @@ onMounted(async () => {
       /></StoryStick>
     </Apart>
 
-    <ComfortPanel v-if="shows === 'comfort'" @close="shows = undefined" />
     <ShortcutSheet v-if="shows === 'shortcuts'" @close="shows = undefined" />
   </BenchLayout>
 </template>

@@ -31,7 +31,7 @@ const SWITCHES: readonly (readonly [Switch, string, string])[] = [
 <template>
   <el-drawer
     :model-value="true"
-    title="Looks and comfort"
+    title="Settings"
     size="min(420px, 100vw)"
     append-to-body
     @closed="emit('close')"

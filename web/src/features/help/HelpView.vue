@@ -9,6 +9,7 @@ import {
   type FunctionName,
   type UnitId,
 } from '@sprell/core';
+import AppHead from '../../parts/head/AppHead.vue';
 import SizeText from '../../ui/SizeText.vue';
 import { SHORTCUTS, TOUCHES } from '../../parts/keys/shortcuts.ts';
 
@@ -23,84 +24,88 @@ const units = UNITS.filter(({ words }) => words.length > 0).map(({ id, words }) 
 </script>
 
 <template>
-  <main class="help">
-    <header>
-      <h1>Help: how to write an entry</h1>
-      <RouterLink class="back" to="/">Back to the bench</RouterLink>
-    </header>
-    <p>
-      Write sizes as you would on a board. Capitals and spaces never matter. Beside each entry stands how it was read,
-      with every grouping shown, and what it comes to on a tape marked in sixteenths.
-    </p>
-    <section v-for="group in ACCEPTED_FORMS" :key="group.title">
-      <h2>{{ group.title }}</h2>
-      <p>{{ group.rule }}</p>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">you write</th>
-            <th scope="col">it is read as</th>
-            <th scope="col">it comes to</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="form in group.forms" :key="form.entry">
-            <td>
-              <kbd>{{ form.entry }}</kbd>
-              <small v-if="form.about">{{ form.about }}</small>
-            </td>
-            <td><SizeText :text="form.readBack" /></td>
-            <td class="reads"><SizeText :text="form.reads" /></td>
-          </tr>
-        </tbody>
-      </table>
-    </section>
-    <section>
-      <h2>What to touch on the bench</h2>
-      <dl>
-        <div v-for="{ where, about } in TOUCHES" :key="where">
-          <dt>{{ where }}</dt>
-          <dd>{{ about }}</dd>
-        </div>
-      </dl>
-    </section>
-    <section>
-      <h2>Keys of the keyboard</h2>
-      <dl>
-        <div v-for="{ keys, about } in SHORTCUTS" :key="keys">
-          <dt>
-            <kbd>{{ keys }}</kbd>
-          </dt>
-          <dd>{{ about }}</dd>
-        </div>
-      </dl>
-    </section>
-    <section>
-      <h2>All functions</h2>
-      <dl>
-        <div v-for="item in functions" :key="item.written">
-          <dt>
-            <kbd>{{ item.written }}</kbd>
-          </dt>
-          <dd>{{ item.about }}</dd>
-        </div>
-      </dl>
-    </section>
-    <section>
-      <h2>All units</h2>
-      <dl>
-        <div v-for="unit in units" :key="unit.words">
-          <dt>
-            <kbd>{{ unit.words }}</kbd>
-          </dt>
-          <dd>{{ unit.about }}</dd>
-        </div>
-      </dl>
-    </section>
-    <p>
-      <RouterLink class="back" to="/licences">Fonts and libraries that Sprell is built on, with their terms</RouterLink>
-    </p>
-  </main>
+  <div class="screen">
+    <AppHead title="Help" />
+    <main class="help">
+      <header>
+        <h2 class="title">Help: how to write an entry</h2>
+      </header>
+      <p>
+        Write sizes as you would on a board. Capitals and spaces never matter. Beside each entry stands how it was read,
+        with every grouping shown, and what it comes to on a tape marked in sixteenths.
+      </p>
+      <section v-for="group in ACCEPTED_FORMS" :key="group.title">
+        <h2>{{ group.title }}</h2>
+        <p>{{ group.rule }}</p>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">you write</th>
+              <th scope="col">it is read as</th>
+              <th scope="col">it comes to</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="form in group.forms" :key="form.entry">
+              <td>
+                <kbd>{{ form.entry }}</kbd>
+                <small v-if="form.about">{{ form.about }}</small>
+              </td>
+              <td><SizeText :text="form.readBack" /></td>
+              <td class="reads"><SizeText :text="form.reads" /></td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+      <section>
+        <h2>What to touch on the bench</h2>
+        <dl>
+          <div v-for="{ where, about } in TOUCHES" :key="where">
+            <dt>{{ where }}</dt>
+            <dd>{{ about }}</dd>
+          </div>
+        </dl>
+      </section>
+      <section>
+        <h2>Keys of the keyboard</h2>
+        <dl>
+          <div v-for="{ keys, about } in SHORTCUTS" :key="keys">
+            <dt>
+              <kbd>{{ keys }}</kbd>
+            </dt>
+            <dd>{{ about }}</dd>
+          </div>
+        </dl>
+      </section>
+      <section>
+        <h2>All functions</h2>
+        <dl>
+          <div v-for="item in functions" :key="item.written">
+            <dt>
+              <kbd>{{ item.written }}</kbd>
+            </dt>
+            <dd>{{ item.about }}</dd>
+          </div>
+        </dl>
+      </section>
+      <section>
+        <h2>All units</h2>
+        <dl>
+          <div v-for="unit in units" :key="unit.words">
+            <dt>
+              <kbd>{{ unit.words }}</kbd>
+            </dt>
+            <dd>{{ unit.about }}</dd>
+          </div>
+        </dl>
+      </section>
+      <p>
+        <RouterLink class="back" to="/licences"
+          >Fonts and libraries that Sprell is built on, with their terms</RouterLink
+        >
+      </p>
+    </main>
+  </div>
 </template>
 
 <style scoped src="./help.css"></style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What others wrote that is part of this: fonts and libraries, each with the terms it is used on. Made by the build. */
+import AppHead from '../../parts/head/AppHead.vue';
 import { ChevronDown } from 'lucide-vue-next';
 import { onMounted, ref } from 'vue';
 
@@ -22,27 +23,30 @@ onMounted(async () => {
 </script>
 
 <template>
-  <main class="help">
-    <header>
-      <h1>Fonts and libraries</h1>
-      <RouterLink class="back" to="/help">Back to the help</RouterLink>
-    </header>
-    <p>Sprell is built on what others wrote and gave away. Each is used on the terms that stand beneath its name.</p>
-    <p v-if="problem" role="alert">{{ problem }}</p>
-    <ul>
-      <li v-for="{ name, version, identifier, text } in licences" :key="name">
-        <details>
-          <summary>
-            <b>{{ name }}</b> {{ version }} <span>{{ identifier ?? 'its own terms' }}</span><ChevronDown
-              :size="18"
-              aria-hidden="true"
-            />
-          </summary>
-          <pre>{{ text ?? 'The package brings no text of its own; the terms are those of the name beside it.' }}</pre>
-        </details>
-      </li>
-    </ul>
-  </main>
+  <div class="screen">
+    <AppHead title="Help" />
+    <main class="help">
+      <header>
+        <h2 class="title">Fonts and libraries</h2>
+        <RouterLink class="back" to="/help">Back to the help</RouterLink>
+      </header>
+      <p>Sprell is built on what others wrote and gave away. Each is used on the terms that stand beneath its name.</p>
+      <p v-if="problem" role="alert">{{ problem }}</p>
+      <ul>
+        <li v-for="{ name, version, identifier, text } in licences" :key="name">
+          <details>
+            <summary>
+              <b>{{ name }}</b> {{ version }} <span>{{ identifier ?? 'its own terms' }}</span><ChevronDown
+                :size="18"
+                aria-hidden="true"
+              />
+            </summary>
+            <pre>{{ text ?? 'The package brings no text of its own; the terms are those of the name beside it.' }}</pre>
+          </details>
+        </li>
+      </ul>
+    </main>
+  </div>
 </template>
 
 <style scoped src="./help.css"></style>

@@ -5,7 +5,7 @@ import { Ruler } from 'lucide-vue-next';
 import type { DrawingScale } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
-import ScreenHead from '../../parts/head/ScreenHead.vue';
+import AppHead from '../../parts/head/AppHead.vue';
 import type { JobScale, ScaleContent } from '../../job/index.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
 import DrawnRule from './DrawnRule.vue';
@@ -39,7 +39,7 @@ function write(scaleId: string, content: ScaleContent): void {
 
 <template>
   <main class="view">
-    <ScreenHead title="Scale rule" />
+    <AppHead title="Scale rule" />
     <div class="body">
       <section class="list" aria-label="Scales of this job">
         <ul>

@@ -17,7 +17,7 @@ import { Printer } from 'lucide-vue-next';
 import ChoiceBar from '../../ui/ChoiceBar.vue';
 import PickList from '../../ui/PickList.vue';
 import PlainButton from '../../ui/PlainButton.vue';
-import ScreenHead from '../../parts/head/ScreenHead.vue';
+import AppHead from '../../parts/head/AppHead.vue';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
 import type { SetOut } from '../../job/index.ts';
 import ArcOrdinates from './ArcOrdinates.vue';
@@ -162,7 +162,7 @@ const titleOf = (id: string) => fields.value.find((field) => field.id === id)?.t
 
 <template>
   <main class="view">
-    <ScreenHead title="Setting out" />
+    <AppHead title="Setting out" />
     <ShapeList :chosen="solver.id" />
     <KeptList :open-id="opened?.id" @open="open" />
     <div class="body">

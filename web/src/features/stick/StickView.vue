@@ -10,7 +10,7 @@ import QuestionDialog from '../../ui/QuestionDialog.vue';
 import SizeText from '../../ui/SizeText.vue';
 import { insertAtEnd } from '../../parts/entry/written-down.ts';
 import type { MarkOrder } from '../../parts/marks/mark-order.ts';
-import ScreenHead from '../../parts/head/ScreenHead.vue';
+import AppHead from '../../parts/head/AppHead.vue';
 import type { JobMark } from '../../job/index.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
 import { useKept } from '../../live/use-kept.ts';
@@ -80,7 +80,7 @@ function use(name: string): void {
 
 <template>
   <main class="view">
-    <ScreenHead title="Story stick" />
+    <AppHead title="Story stick" />
 
     <div v-if="job.marks.list.length === 0" class="none">
       <p>No marks yet. On the bench, <b>keep</b> puts a size on the story stick.</p>

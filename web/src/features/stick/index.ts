@@ -1,5 +1,5 @@
 import type { RouteRecordRaw } from 'vue-router';
 
 export const stickRoutes: readonly RouteRecordRaw[] = [
-  { path: '/stick', name: 'stick', component: () => import('./StickView.vue') },
+  { path: '/stick', name: 'stick', component: () => import('./StickView.vue'), meta: { title: 'Story stick' } },
 ];

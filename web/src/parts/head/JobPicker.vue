@@ -8,7 +8,6 @@ import { useJob } from '../../live/use-jobs.ts';
 const JobMenu = defineAsyncComponent(() => import('./JobMenu.vue'));
 
 const job = useJob();
-const emit = defineEmits<{ choose: [jobId: string] }>();
 const button = ref<HTMLButtonElement>();
 const isWanted = ref(false);
 </script>
@@ -27,7 +26,7 @@ const isWanted = ref(false);
       <span class="title"><span class="sr-only">Job: </span>{{ job.head?.title ?? 'no job open' }}</span>
       <ChevronDown class="sign" :size="16" aria-hidden="true" />
     </button>
-    <JobMenu v-if="isWanted && button" :anchor="button" @choose="(jobId) => emit('choose', jobId)" />
+    <JobMenu v-if="isWanted && button" :anchor="button" />
   </div>
 </template>
 

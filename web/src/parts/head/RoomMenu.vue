@@ -1,0 +1,74 @@
+<script setup lang="ts">
+/** The rooms one under the other, each with what it is for; it opens as soon as it is there. */
+import type { DropdownInstance } from 'element-plus';
+import { onKeyStroke } from '@vueuse/core';
+import { Settings2 } from 'lucide-vue-next';
+import { onMounted, ref } from 'vue';
+import { useRoute, useRouter, type LocationQueryRaw } from 'vue-router';
+import { PEOPLE, ROOMS } from './rooms.ts';
+
+const props = defineProps<{ anchor: HTMLElement; query: LocationQueryRaw }>();
+const emit = defineEmits<{ settings: [] }>();
+const router = useRouter();
+const route = useRoute();
+const menu = ref<DropdownInstance>();
+onMounted(() => menu.value?.handleOpen());
+// While it opens, the focus is still on the button.
+onKeyStroke('Escape', () => menu.value?.handleClose());
+
+const SETTINGS = 'settings';
+function go(path: string): void {
+  if (path === SETTINGS) emit('settings');
+  else void router.push({ path, query: props.query });
+}
+</script>
+
+<template>
+  <el-dropdown
+    ref="menu"
+    trigger="click"
+    virtual-triggering
+    :virtual-ref="anchor"
+    placement="bottom-start"
+    max-height="80vh"
+    @command="go"
+  >
+    <template #dropdown>
+      <el-dropdown-menu aria-label="Rooms">
+        <el-dropdown-item
+          v-for="{ path, word, about, icon } in [...ROOMS, PEOPLE]"
+          :key="path"
+          :command="path"
+          :divided="path === '/jobs'"
+          :aria-current="path === route.path"
+          :data-room="path"
+        >
+          <component :is="icon" :size="20" aria-hidden="true" />
+          <span class="said"
+            ><b>{{ word }}</b
+            ><small>{{ about }}</small></span
+          >
+        </el-dropdown-item>
+        <el-dropdown-item :command="SETTINGS" data-room="settings">
+          <Settings2 :size="20" aria-hidden="true" />
+          <span class="said"><b>Settings</b><small>Looks, text size, keys</small></span>
+        </el-dropdown-item>
+      </el-dropdown-menu>
+    </template>
+  </el-dropdown>
+</template>
+
+<style scoped>
+.said {
+  display: flex;
+  flex-direction: column;
+  margin-left: 10px;
+}
+b {
+  font-weight: 600;
+}
+small {
+  color: var(--ink-soft);
+  font-size: 14px;
+}
+</style>

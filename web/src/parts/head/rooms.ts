@@ -1,0 +1,28 @@
+/** The rooms, in the order in which a job goes through them, as they are called and where they are. */
+import { BookOpen, Calculator, Folders, PencilRuler, Ruler, TriangleRight, Users } from 'lucide-vue-next';
+import type { Component } from 'vue';
+
+export interface Room {
+  readonly path: string;
+  readonly word: string;
+  /** What it is for, for somebody who has not been there. */
+  readonly about: string;
+  readonly icon: Component;
+}
+
+export const ROOMS: readonly Room[] = [
+  { path: '/', word: 'Bench', about: 'Work out sizes and keep them', icon: Calculator },
+  { path: '/setting-out', word: 'Setting out', about: 'Shapes from their sizes', icon: TriangleRight },
+  { path: '/stick', word: 'Story stick', about: 'Every mark of the job', icon: Ruler },
+  { path: '/scales', word: 'Scale rule', about: 'Sizes on drawings', icon: PencilRuler },
+  { path: '/jobs', word: 'Jobs', about: 'All jobs, and a new one', icon: Folders },
+  { path: '/help', word: 'Help', about: 'How to write an entry', icon: BookOpen },
+];
+
+/** In the menu alone: seldom wanted, and one touch away by the words that say where changes are kept. */
+export const PEOPLE: Room = {
+  path: '/account',
+  word: 'Devices and people',
+  about: 'Your other devices, and who sees this job',
+  icon: Users,
+};
