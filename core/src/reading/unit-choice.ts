@@ -68,7 +68,8 @@ function compoundUnits(dimension: Dimension, metric: boolean): readonly PoweredU
   const ids: Readonly<Record<string, UnitId>> = {
     length: metric ? 'm' : 'ft',
     mass: metric ? 'kg' : 'lb',
-    time: 's',
+    // Work is paid by the hour.
+    time: powers.money === 0 ? 's' : 'h',
     money: 'money',
   };
   const units = POWER_NAMES.filter((name) => ids[name] !== undefined && powers[name] !== 0).map((name) => ({

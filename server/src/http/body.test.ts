@@ -1,3 +1,4 @@
+import { BODY_VALUES } from '@sprell/contract';
 import fc from 'fast-check';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -15,6 +16,10 @@ describe('the bounds of a body', () => {
     expect(isBounded(bytes(nested(13)))).toBe(false);
     expect(isBounded(bytes(many(39_000)))).toBe(true);
     expect(isBounded(bytes(many(41_000)))).toBe(false);
+    // To the last one, in whatever they stand: the list, and what is in it.
+    const lists = (count: number) => `[${Array.from({ length: count }, () => '[]').join('')}]`;
+    expect([BODY_VALUES - 1, BODY_VALUES].map((count) => isBounded(bytes(many(count))))).toEqual([true, false]);
+    expect([BODY_VALUES - 2, BODY_VALUES - 1].map((count) => isBounded(bytes(lists(count))))).toEqual([true, false]);
   });
 
   it('count nothing of what stands in a text', () => {

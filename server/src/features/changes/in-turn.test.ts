@@ -17,6 +17,7 @@ describe('work in turn', () => {
       turns.do('b', work('other', 1)),
     ]);
     expect(done).toEqual(['first', 'second', 'other']);
+    expect(turns.busy).toBe(0);
     expect(said.slice(0, 2)).toEqual(['first begins', 'other begins']);
     expect(said.indexOf('second begins')).toBeGreaterThan(said.indexOf('first ends'));
   });
@@ -27,5 +28,8 @@ describe('work in turn', () => {
     const next = turns.do('a', () => Promise.resolve('done'));
     await expect(failed).rejects.toThrow('spilt');
     expect(await next).toBe('done');
+    await Promise.resolve();
+    // Nothing is held of what is done.
+    expect(turns.busy).toBe(0);
   });
 });

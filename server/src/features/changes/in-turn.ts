@@ -5,6 +5,11 @@
 export class InTurn {
   readonly #last = new Map<string, Promise<unknown>>();
 
+  /** On how many things something is being done. */
+  get busy(): number {
+    return this.#last.size;
+  }
+
   do<T>(key: string, work: () => Promise<T>): Promise<T> {
     const before = this.#last.get(key);
     const done = before === undefined ? work() : before.then(work);
