@@ -136,7 +136,7 @@ const PICTURES = [
     ...DESK,
     prepare: screen('/scales', async (page) => {
       await takeScale(page);
-      await page.click('a.back');
+      await page.click('nav [data-room="/"]');
       await page.waitForSelector('[data-test=scale-strip]');
       await write('2 5/8"')(page);
     }),

@@ -105,7 +105,7 @@ describe('a guest', () => {
     const bench = await openBench(browser);
     const email = anAddress();
     await claimed(bench, email);
-    await bench.click('a.back');
+    await bench.room('/');
     await bench.page.waitForSelector('[data-line]');
     await bench.page.setOfflineMode(true);
     await bench.type(`9' 9"`);
@@ -180,7 +180,7 @@ describe('others at a job', () => {
     await mate.type(`from the mate: 6'`);
     await mate.press('Enter');
     await mate.kept();
-    await owner.click('a.back');
+    await owner.room('/');
     await owner.page.waitForSelector('[data-line="47"]');
     expect(await owner.result(47)).toBe('6′');
 

@@ -47,7 +47,7 @@ describe('the scale rule', () => {
     await newScale(bench, 'ratio', '1', '20', 'Shoes');
     await newScale(bench, 'copy', '5 15/16"', `12' 6"`, 'Copy');
     await bench.click('[data-scale="Old plan"] [data-test=take-scale]');
-    await bench.click('a.back');
+    await bench.room('/');
     await bench.page.waitForSelector('[data-test=scale-strip]');
     await bench.type('2 5/8"');
     await otherSide(bench, 'on site', '10′ 6″');
@@ -103,7 +103,7 @@ describe('the scale rule', () => {
     await bench.says('[data-test=runs-site]', '23′ 3″');
     await bench.click('[data-test=runs-to-slate]');
     await bench.kept();
-    await bench.click('a.back');
+    await bench.room('/');
     await bench.page.waitForSelector('[data-line]');
     const last = (await bench.lineNumbers()).slice(-5) as [number, number, number, number, number];
     expect(await bench.result(last[4])).toBe('23′ 3″');

@@ -141,7 +141,7 @@ describe('the whole story stick', () => {
     await bench.click('[data-test=remove-keeping]');
     await bench.page.waitForFunction(() => document.querySelector('[data-label=lath]') === null);
     await bench.kept();
-    await bench.click('a.back');
+    await bench.room('/');
     await bench.page.waitForSelector('[data-line]');
     expect(await bench.result(line)).toBe('114 mm');
     expect(await bench.text(`[data-line="${line}"] .read-back`)).toBe('38 mm × 3');

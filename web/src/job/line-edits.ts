@@ -178,15 +178,18 @@ export class LineEdits {
   }
 
   /** Deletes every line, as one step. */
-  clear(): void {
+  /** @param chosen the lines that go; all of them where it is left out */
+  clear(chosen?: ReadonlySet<string>): void {
     const { slate, undoLog } = this.#job;
     // As they are now: a row holds its line as it was drawn, and the server may have answered since.
-    const gone = slate.rows.flatMap(({ line }) => slate.get(line.id) ?? []);
+    const gone = slate.rows.flatMap(({ line }) =>
+      chosen === undefined || chosen.has(line.id) ? (slate.get(line.id) ?? []) : [],
+    );
     if (gone.length === 0) return;
     undoLog.push({
       kind: 'many',
       steps: gone.map(({ id }) => ({ kind: 'restore', lineId: id, says: '' })),
-      says: `Bring all ${gone.length} lines back`,
+      says: chosen === undefined ? `Bring all ${gone.length} lines back` : `Bring ${gone.length} lines back`,
     });
     // From the foot up, so that no line is left without what it uses.
     slate.together(() => {

@@ -20,7 +20,7 @@ export function followAddress(router: Router, jobs: Jobs): void {
   router.beforeEach((to) => {
     const open = jobs.open.head?.id;
     if (jobIn(to) !== undefined || open === undefined) return true;
-    return { ...to, query: { ...to.query, job: open }, replace: true };
+    return { ...to, query: { ...to.query, job: open } };
   });
   router.afterEach((to) => {
     const wanted = jobIn(to);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The main screen: slate, entry, reading, keys and story stick together. */
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, watch } from 'vue';
-import { useMediaQuery } from '@vueuse/core';
+import { useEventListener, useMediaQuery } from '@vueuse/core';
 import type { LineWire } from '@sprell/contract';
 import { repeatedStep } from '@sprell/core';
 import { Apart } from '../../ui/Apart.ts';
@@ -47,6 +47,7 @@ const StoryStick = defineAsyncComponent(() => behindLines(() => import('./stick/
 const LaidOut = defineAsyncComponent(() => import('./stick/LaidOut.vue'));
 const LastPostings = defineAsyncComponent(() => import('./stick/LastPostings.vue'));
 const ScaleStrip = defineAsyncComponent(scaleStrip);
+const PrintedSlate = defineAsyncComponent(() => import('./slate/PrintedSlate.vue'));
 const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'));
 
 const jobs = useJobs();
@@ -115,6 +116,8 @@ const insertsAbove = computed(() => {
 const slate = ref<InstanceType<typeof SlatePanelParts>>();
 const entryField = ref<InstanceType<typeof EntryField>>();
 const shows = ref<'shortcuts'>();
+const isPrinting = ref(false);
+useEventListener(window, 'beforeprint', () => (isPrinting.value = true));
 
 const stick = ref<InstanceType<typeof StoryStickParts>>();
 const look = useStickLook();
@@ -356,6 +359,8 @@ onMounted(async () => {
           @remove="(id) => job.lines.remove(id)"
           @remove-keeping-value="(id) => job.lines.removeKeepingValue(id)"
           @clear="job.lines.clear()"
+          @remove-chosen="(ids) => job.lines.clear(ids)"
+          @print="isPrinting = true"
           @land="landText"
           @land-words="(...words) => job.lines.landWords(...words)"
         />
@@ -453,6 +458,7 @@ onMounted(async () => {
       /></StoryStick>
     </Apart>
 
+    <PrintedSlate v-if="isPrinting" @done="isPrinting = false" />
     <ShortcutSheet v-if="shows === 'shortcuts'" @close="shows = undefined" />
   </BenchLayout>
 </template>

@@ -1,14 +1,19 @@
 <script setup lang="ts">
 /** What every row of the slate has: a grip in front, dots behind, what can be done with it beneath. */
-const props = defineProps<{
-  /** What the row is called for somebody who does not see it. */
-  name: string;
-  /** It is being edited. */
-  editing: boolean;
-  /** What can be done with it is shown. */
-  open: boolean;
-}>();
-const emit = defineEmits<{ toggle: []; move: [by: -1 | 1] }>();
+const props = withDefaults(
+  defineProps<{
+    /** What the row is called for somebody who does not see it. */
+    name: string;
+    /** It is being edited. */
+    editing: boolean;
+    /** What can be done with it is shown. */
+    open: boolean;
+    /** Whether it is chosen; undefined while nothing is being chosen. */
+    selected?: boolean | undefined;
+  }>(),
+  { selected: undefined },
+);
+const emit = defineEmits<{ toggle: []; select: []; move: [by: -1 | 1] }>();
 
 /** Alt with an arrow moves a row; while it is edited, the arrows are the editor's. */
 function byKey(event: KeyboardEvent): void {
@@ -23,7 +28,10 @@ function byKey(event: KeyboardEvent): void {
   <div class="row" @keydown="byKey">
     <div v-if="editing" class="editing"><slot name="editor" /></div>
     <template v-else>
-      <slot name="front"><span class="grip" aria-hidden="true"></span></slot>
+      <label v-if="selected !== undefined" class="tick">
+        <input type="checkbox" :checked="selected" :aria-label="`Select ${name}`" @change="emit('select')" />
+      </label>
+      <span v-else class="grip" aria-hidden="true"></span>
       <slot />
       <button
         type="button"
@@ -52,6 +60,16 @@ function byKey(event: KeyboardEvent): void {
 }
 .editing {
   padding: 6px 8px;
+}
+.tick {
+  display: grid;
+  place-items: center;
+  min-width: var(--touch);
+}
+.tick input {
+  width: 24px;
+  height: 24px;
+  accent-color: var(--chalk);
 }
 .rest {
   display: flex;

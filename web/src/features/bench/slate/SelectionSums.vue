@@ -1,20 +1,31 @@
 <script setup lang="ts">
-/** Sum, count, mean, largest and smallest of the lines that are selected; the sum can stand on the slate as a live line. */
+/** What can be done with the lines that are chosen: their sum, mean, largest and smallest; copy them, delete them. */
+import { useClipboard } from '@vueuse/core';
 import { computed } from 'vue';
 import { reckon, type Quantity, type ReadingStyle, type Scope } from '@sprell/core';
 import PlainButton from '../../../ui/PlainButton.vue';
 import SizeText from '../../../ui/SizeText.vue';
-import type { WorkedRow } from '../../../job/index.ts';
+import type { SlateRow } from '../../../job/index.ts';
+import { runOf, slateText } from './slate-text.ts';
 
-const props = defineProps<{ rows: readonly WorkedRow[]; style: ReadingStyle }>();
-const emit = defineEmits<{ sum: [entry: string]; done: [] }>();
+const props = defineProps<{
+  rows: readonly SlateRow[];
+  /** All lines of the slate, in order. */
+  all: readonly SlateRow[];
+  style: ReadingStyle;
+}>();
+const emit = defineEmits<{ sum: [entry: string]; all: []; remove: []; done: [] }>();
 
 const usable = computed(() =>
-  props.rows.flatMap(({ line, worked: { result } }) =>
-    result.ok && result.outcome.kind === 'quantity' ? [{ number: line.number, quantity: result.outcome.quantity }] : [],
+  props.rows.flatMap((row) =>
+    row.kind === 'worked' && row.worked.result.ok && row.worked.result.outcome.kind === 'quantity'
+      ? [{ id: row.line.id, number: row.line.number, quantity: row.worked.result.outcome.quantity }]
+      : [],
   ),
 );
 const list = computed(() => usable.value.map(({ number }) => `#${number}`).join('; '));
+/** Lines that stand together are summed as a run, so that one that is put between them later counts. */
+const summed = computed(() => runOf(props.all, new Set(usable.value.map(({ id }) => id))) ?? list.value);
 
 const scope = computed<Scope>(() => {
   const byNumber = new Map<number, Quantity>(usable.value.map(({ number, quantity }) => [number, quantity]));
@@ -39,21 +50,32 @@ const figures = computed(() =>
       }),
 );
 const isMixed = computed(() => figures.value.some(({ text }) => text === undefined));
+
+const clipboard = useClipboard({ legacy: true, copiedDuring: 4000 });
 </script>
 
 <template>
   <div class="sums" data-test="sums">
-    <span>{{ usable.length }} selected</span>
+    <span>{{ rows.length }} selected</span>
     <span v-if="isMixed">They are of different kinds and do not add up.</span>
     <template v-else>
       <span v-for="{ name, text } in figures" :key="name" class="figure"
         >{{ name }} <b><SizeText :text="text ?? ''" /></b
       ></span>
-      <PlainButton v-if="usable.length > 0" data-test="land-sum" @click="emit('sum', `sum(${list})`)"
-        >Sum to the slate</PlainButton
+      <PlainButton v-if="usable.length > 0" data-test="land-sum" @click="emit('sum', `sum(${summed})`)"
+        >Add total line</PlainButton
       >
     </template>
-    <PlainButton class="done" data-test="done-selecting" @click="emit('done')">Done</PlainButton>
+    <span class="acts">
+      <PlainButton v-if="rows.length < all.length" data-test="select-all" @click="emit('all')">All</PlainButton>
+      <template v-if="rows.length > 0">
+        <PlainButton data-test="copy-chosen" @click="clipboard.copy(slateText(rows, style))">{{
+          clipboard.copied.value ? 'Copied' : 'Copy'
+        }}</PlainButton>
+        <PlainButton data-test="delete-chosen" @click="emit('remove')">Delete</PlainButton>
+      </template>
+      <PlainButton data-test="done-selecting" @click="emit('done')">Done</PlainButton>
+    </span>
   </div>
 </template>
 
@@ -71,7 +93,10 @@ b {
   font-weight: 600;
   font-size: 18px;
 }
-.done {
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
   margin-left: auto;
 }
 .figure {

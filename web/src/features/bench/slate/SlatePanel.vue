@@ -9,9 +9,10 @@ import { useComfort } from '../../../live/comfort.store.ts';
 import { nameOf, type SlateRow, type WorkedRow } from '../../../job/index.ts';
 import type { NamedMark } from '../../../parts/entry/suggestions.ts';
 import SlateRowView from './SlateRowView.vue';
-import { isFound } from './search.ts';
+import { finder } from './search.ts';
 import SlateTools from './SlateTools.vue';
 import WordsRowView from './WordsRowView.vue';
+import { slateText } from './slate-text.ts';
 import { useDragging } from './use-dragging.ts';
 import { useFoot } from './use-foot.ts';
 
@@ -47,8 +48,10 @@ const emit = defineEmits<{
   move: [lineId: string, to: number];
   remove: [lineId: string];
   removeKeepingValue: [lineId: string];
+  removeChosen: [lineIds: ReadonlySet<string>];
   clear: [];
   redo: [];
+  print: [];
   land: [entry: string];
   landWords: [kind: 'heading' | 'note', words: string, beforeId: string | undefined];
 }>();
@@ -73,8 +76,9 @@ const isSearching = ref(false);
 const sought = ref('');
 
 const found = computed(() => {
-  const words = sought.value.trim().toLowerCase();
-  return isSearching.value && words !== '' ? props.rows.filter((row) => isFound(row, words)) : props.rows;
+  return isSearching.value && sought.value.trim() !== ''
+    ? props.rows.filter(finder(sought.value, props.style))
+    : props.rows;
 });
 
 const virtualizer = useVirtualizer(
@@ -127,10 +131,16 @@ function keep(lineId: string, entry: string): void {
   emit('keep', lineId, entry, begun);
   editedLine.value = undefined;
 }
+/** A touch on a line edits it; while lines are chosen it chooses. */
+function touch(row: SlateRow): void {
+  if (selection.value) select(row);
+  else editedLine.value = row.line.id;
+}
 /** What was asked for is done; the rest that could be done with the line goes out of the way. */
 function use(row: WorkedRow, what: 'result' | 'entry'): void {
   openLine.value = undefined;
-  emit('use', row, what);
+  if (selection.value) select(row);
+  else emit('use', row, what);
 }
 function insertAbove({ line: { id } }: SlateRow): void {
   openLine.value = undefined;
@@ -166,7 +176,7 @@ function remove({ line: { id } }: SlateRow): void {
 }
 function clearAll(): void {
   asking.value = {
-    says: `All ${props.rows.length} lines come off the slate. Undo brings them back.`,
+    says: `All ${props.rows.length} lines are deleted. Undo brings them back.`,
     takeOff: () => emit('clear'),
   };
 }
@@ -180,12 +190,23 @@ function select({ line: { id } }: SlateRow): void {
   selection.value = next;
   openLine.value = undefined;
 }
+function selectAll(): void {
+  selection.value = new Set(found.value.map(({ line }) => line.id));
+}
+function removeSelected(): void {
+  const chosen = selection.value ?? new Set<string>();
+  asking.value = {
+    says: `${chosen.size} ${chosen.size === 1 ? 'line is' : 'lines are'} deleted. Undo brings them back.`,
+    takeOff: () => {
+      selection.value = undefined;
+      emit('removeChosen', chosen);
+    },
+  };
+}
 function toggleSelecting(): void {
   selection.value = selection.value === undefined ? new Set() : undefined;
 }
-const selectedRows = computed(() =>
-  props.rows.filter((row): row is WorkedRow => row.kind === 'worked' && selection.value?.has(row.line.id) === true),
-);
+const selectedRows = computed(() => props.rows.filter((row) => selection.value?.has(row.line.id) === true));
 function keepWords(lineId: string, words: string): void {
   emit('keepWords', lineId, words, begun);
   editedLine.value = undefined;
@@ -199,6 +220,8 @@ const wordsGo = computed(() => {
   const before = props.rows.find(({ line }) => line.id === newWords.value?.beforeId)?.line;
   return before === undefined ? 'at the foot' : `above ${nameOf(before)}`;
 });
+/** Made when it is asked for: of thousands of lines it takes its time. */
+const wholeText = () => slateText(found.value, props.style);
 const says = computed(() =>
   found.value.length === props.rows.length
     ? `${props.rows.length} ${props.rows.length === 1 ? 'line' : 'lines'}`
@@ -241,17 +264,22 @@ defineExpose({
       :selecting="selection !== undefined"
       :empty="rows.length === 0"
       :can-redo="canRedo"
+      :text="wholeText"
       @search="isSearching = !isSearching"
       @select="toggleSelecting"
       @words="newWords = { beforeId: undefined }"
       @clear="clearAll"
       @redo="emit('redo')"
+      @print="emit('print')"
     />
     <SelectionSums
       v-if="selection"
       :rows="selectedRows"
+      :all="rows"
       :style
       @sum="(entry) => emit('land', entry)"
+      @all="selectAll"
+      @remove="removeSelected"
       @done="selection = undefined"
     />
     <TakeOffQuestion
@@ -311,7 +339,7 @@ defineExpose({
               :own-keys="ownKeys"
               :open="openLine === row.line.id"
               :selected="selection?.has(row.line.id)"
-              @edit="editedLine = row.line.id"
+              @edit="touch(row)"
               @keep="(text) => keep(row.line.id, text)"
               @leave="editedLine = undefined"
               @draft="(reckoned) => emit('draft', reckoned)"
@@ -329,7 +357,9 @@ defineExpose({
               :row
               :editing="editedLine === row.line.id"
               :open="openLine === row.line.id"
-              @edit="editedLine = row.line.id"
+              :selected="selection?.has(row.line.id)"
+              @select="select(row)"
+              @edit="touch(row)"
               @keep="(words) => keepWords(row.line.id, words)"
               @leave="editedLine = undefined"
               @toggle="toggle(row)"

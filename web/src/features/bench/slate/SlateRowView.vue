@@ -99,6 +99,8 @@ watch(
     :name="`line ${row.line.number}`"
     :editing
     :open
+    :selected
+    @select="emit('select')"
     @toggle="emit('toggle')"
     @move="(by) => emit('move', by)"
   >
@@ -116,16 +118,6 @@ watch(
         @land="emit('keep', draft)"
         @cancel="emit('leave')"
       />
-    </template>
-    <template v-if="selected !== undefined" #front>
-      <label class="tick">
-        <input
-          type="checkbox"
-          :checked="selected"
-          :aria-label="`Select line ${row.line.number}`"
-          @change="emit('select')"
-        />
-      </label>
     </template>
     <button
       type="button"
@@ -179,7 +171,7 @@ watch(
           >Down</PlainButton
         >
         <PlainButton @click="emit('select')">Select</PlainButton>
-        <PlainButton data-test="remove" @click="emit('remove')">Take off</PlainButton>
+        <PlainButton data-test="remove" @click="emit('remove')">Delete</PlainButton>
       </template>
     </template>
   </RowFrame>
@@ -200,16 +192,6 @@ watch(
 }
 .used {
   box-shadow: inset 5px 0 0 var(--chalk);
-}
-.tick {
-  display: grid;
-  place-items: center;
-  min-width: var(--touch);
-}
-.tick input {
-  width: 24px;
-  height: 24px;
-  accent-color: var(--chalk);
 }
 .body {
   min-width: 0;

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** What can be done with the slate as a whole: search, select, words among the lines, a fresh start. */
-import { ListChecks, Redo2, Search } from 'lucide-vue-next';
+import { useClipboard, useShare } from '@vueuse/core';
+import { Copy, ListChecks, Printer, Redo2, Search, Share2 } from 'lucide-vue-next';
 
-defineProps<{
+const props = defineProps<{
   /** How many lines there are, or were found. */
   says: string;
   searching: boolean;
@@ -10,8 +11,15 @@ defineProps<{
   empty: boolean;
   /** Something was undone that can be done again; said here where the head has no room for it. */
   canRedo: boolean;
+  /** The lines as text for a message. */
+  text: () => string;
 }>();
-const emit = defineEmits<{ search: []; select: []; words: []; clear: []; redo: [] }>();
+const emit = defineEmits<{ search: []; select: []; words: []; clear: []; redo: []; print: [] }>();
+const clipboard = useClipboard({ legacy: true, copiedDuring: 4000 });
+const share = useShare();
+const copy = () => void clipboard.copy(props.text());
+/** By the device's own sheet: a message, a mail, whatever is there. Who closes it has changed their mind. */
+const send = () => void share.share({ text: props.text() }).catch(() => undefined);
 const sought = defineModel<string>('sought', { required: true });
 </script>
 
@@ -57,7 +65,41 @@ const sought = defineModel<string>('sought', { required: true });
     >
       Heading
     </button>
-    <button v-if="!empty" type="button" class="tool" data-test="clear-all" @click="emit('clear')">Clear all</button>
+    <button v-if="!empty" type="button" class="tool" data-test="clear-all" @click="emit('clear')">Delete all</button>
+    <template v-if="!empty">
+      <button
+        type="button"
+        class="tool out"
+        :title="clipboard.copied.value ? 'Copied' : 'Copy the slate as text'"
+        data-test="copy-slate"
+        @click="copy"
+      >
+        <Copy :size="20" aria-hidden="true" /><span :class="{ 'sr-only': !clipboard.copied.value }" role="status">{{
+          clipboard.copied.value ? 'Copied' : 'Copy the slate as text'
+        }}</span>
+      </button>
+      <button
+        v-if="share.isSupported.value"
+        type="button"
+        class="tool out"
+        aria-label="Share the slate"
+        title="Share the slate"
+        data-test="share-slate"
+        @click="send"
+      >
+        <Share2 :size="20" aria-hidden="true" />
+      </button>
+      <button
+        type="button"
+        class="tool out"
+        aria-label="Print the slate"
+        title="Print the slate"
+        data-test="print-slate"
+        @click="emit('print')"
+      >
+        <Printer :size="20" aria-hidden="true" />
+      </button>
+    </template>
     <button
       v-if="canRedo"
       type="button"
@@ -117,9 +159,19 @@ const sought = defineModel<string>('sought', { required: true });
   font-size: 15px;
   white-space: nowrap;
 }
-/* The narrowest phones have room for the count or for Redo. */
-@media (max-width: 360px) {
-  .redo ~ .count {
+/* On a phone they are one row that goes on to the right, and the count is said while something is sought. */
+@media (max-width: 760px) {
+  .tools {
+    gap: 0;
+    min-width: 0;
+    overflow-x: auto;
+    scrollbar-width: none;
+  }
+  .tool {
+    flex: none;
+    padding: 0 6px;
+  }
+  .tools:not(:has(.search)) .count {
     display: none;
   }
 }

@@ -12,14 +12,14 @@ const emit = defineEmits<{ keepValue: []; takeOff: []; leave: [] }>();
 </script>
 
 <template>
-  <QuestionDialog title="Take it off?" @leave="emit('leave')">
+  <QuestionDialog title="Delete?" @leave="emit('leave')">
     <p>{{ says }}</p>
     <template #answers>
       <PlainButton v-if="canKeepValue" leading data-test="keep-value" @click="emit('keepValue')"
         >Keep its value</PlainButton
       >
-      <PlainButton data-test="take-off" @click="emit('takeOff')">Take off</PlainButton>
-      <PlainButton @click="emit('leave')">Leave</PlainButton>
+      <PlainButton data-test="take-off" @click="emit('takeOff')">Delete</PlainButton>
+      <PlainButton @click="emit('leave')">Cancel</PlainButton>
     </template>
   </QuestionDialog>
 </template>

@@ -7,18 +7,24 @@ import RowFrame from './RowFrame.vue';
 
 const WordsForm = defineAsyncComponent(() => import('./WordsForm.vue'));
 
-defineProps<{
-  row: WordsRow;
-  /** The words are being edited. */
-  editing: boolean;
-  /** The rest that can be done with them is shown. */
-  open: boolean;
-}>();
+withDefaults(
+  defineProps<{
+    row: WordsRow;
+    /** The words are being edited. */
+    editing: boolean;
+    /** The rest that can be done with them is shown. */
+    open: boolean;
+    /** undefined: nothing is being selected. */
+    selected?: boolean | undefined;
+  }>(),
+  { selected: undefined },
+);
 const emit = defineEmits<{
   edit: [];
   keep: [words: string];
   leave: [];
   toggle: [];
+  select: [];
   insert: [];
   move: [by: -1 | 1];
   remove: [];
@@ -27,11 +33,13 @@ const emit = defineEmits<{
 
 <template>
   <RowFrame
-    :class="row.kind"
+    :class="[row.kind, { selected }]"
     :data-words="row.kind"
     :name="row.words"
     :editing
     :open
+    :selected
+    @select="emit('select')"
     @toggle="emit('toggle')"
     @move="(by) => emit('move', by)"
   >
@@ -45,7 +53,7 @@ const emit = defineEmits<{
       <PlainButton @click="emit('insert')">Insert above</PlainButton>
       <PlainButton aria-label="Move these words up" @click="emit('move', -1)">Up</PlainButton>
       <PlainButton aria-label="Move these words down" @click="emit('move', 1)">Down</PlainButton>
-      <PlainButton @click="emit('remove')">Take off</PlainButton>
+      <PlainButton @click="emit('remove')">Delete</PlainButton>
     </template>
   </RowFrame>
 </template>

@@ -5,9 +5,10 @@ import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vite
 import { nextTick } from 'vue';
 import { loadEditor } from '../../../parts/entry/entry-editor.ts';
 import { editorIn, pressIn, typeInto } from '../../../testing/editing.ts';
-import type { WorkedRow } from '../../../job/index.ts';
+import type { SlateRow, WorkedRow } from '../../../job/index.ts';
 import { readLine } from './line-reading.ts';
-import { isFound } from './search.ts';
+import { finder } from './search.ts';
+import { runOf, slateText } from './slate-text.ts';
 import SelectionSums from './SelectionSums.vue';
 import SlateRowView from './SlateRowView.vue';
 import WordsForm from './WordsForm.vue';
@@ -26,6 +27,8 @@ function workedRows(...sources: readonly string[]): WorkedRow[] {
     worked: slate.line(`l${at}`) as WorkedRow['worked'],
   }));
 }
+
+const withAll = (rows: readonly WorkedRow[], all: readonly SlateRow[] = rows) => ({ rows, all, style: DEFAULT_STYLE });
 
 function aRow(source: string, more: object = {}) {
   const [made] = workedRows(source) as [WorkedRow];
@@ -125,7 +128,7 @@ describe('a line of the slate', () => {
 
 describe('what is selected', () => {
   it('shows sum, mean, largest and smallest, and lands a sum that stays alive', async () => {
-    const sums = mount(SelectionSums, { props: { rows: workedRows(`5'`, `7' 6"`, `1/2"`), style: DEFAULT_STYLE } });
+    const sums = mount(SelectionSums, { props: withAll(workedRows(`5'`, `7' 6"`, `1/2"`)) });
     expect(squeezed(sums.text())).toContain('3 selected');
     expect(sums.findAll('.figure').map((figure) => squeezed(figure.text()))).toEqual([
       'sum 12′ 6 1⁄2″',
@@ -134,14 +137,65 @@ describe('what is selected', () => {
       'smallest 1⁄2″',
     ]);
     await sums.get('[data-test=land-sum]').trigger('click');
-    expect(sums.emitted('sum')).toEqual([['sum(#1; #2; #3)']]);
+    expect(sums.emitted('sum')).toEqual([['sum(#1..#3)']]);
   });
 
   it('says that kinds which do not add up do not, and leaves out lines without a result', () => {
-    const mixed = mount(SelectionSums, { props: { rows: workedRows(`5'`, '3 kg'), style: DEFAULT_STYLE } });
+    const mixed = mount(SelectionSums, { props: withAll(workedRows(`5'`, '3 kg')) });
     expect(mixed.text()).toContain('different kinds');
-    const broken = mount(SelectionSums, { props: { rows: workedRows(`5'`, '1/0'), style: DEFAULT_STYLE } });
-    expect(broken.text()).toContain('1 selected');
+    const broken = mount(SelectionSums, { props: withAll(workedRows(`5'`, '1/0')) });
+    expect(broken.findAll('.figure b').map((figure) => figure.text())).toEqual(['5′', '5′', '5′', '5′']);
+  });
+});
+
+describe('the slate as text', () => {
+  const [rail, post, sum, broken] = workedRows(`5'`, `7' 6 1/2" / 4`, '#1 + #2', '1/0') as [
+    WorkedRow,
+    WorkedRow,
+    WorkedRow,
+    WorkedRow,
+  ];
+  const words = (kind: 'heading' | 'note', text: string): SlateRow => ({
+    kind,
+    words: text,
+    line: { ...aLine, id: text, kind, number: null, source: '' },
+  });
+  const labelled: WorkedRow = { ...post, line: { ...post.line, label: 'post', note: 'oak\nplaned' } };
+
+  it('reads well in a message: number, label, sum, result, full or shy, notes beneath', () => {
+    const rows = [
+      words('heading', 'Porch'),
+      rail,
+      labelled,
+      words('note', 'ask'),
+      words('heading', 'Roof'),
+      sum,
+      broken,
+    ];
+    expect(slateText(rows, DEFAULT_STYLE)).toBe(
+      [
+        'Porch',
+        '#1 5′',
+        '#2 post: 7′ 6 1⁄2″ ÷ 4 = 1′ 10 5⁄8″',
+        '    oak',
+        '    planed',
+        'ask',
+        '',
+        'Roof',
+        '#3 #1 + #2 = 6′ 10 5⁄8″',
+        '#4 1/0 = A fraction cannot have 0 at the bottom; write another denominator.',
+      ].join('\n'),
+    );
+    const third = workedRows(`10' / 3.1`);
+    expect(slateText(third, DEFAULT_STYLE)).toBe('#1 10′ ÷ 3.1 = 3′ 2 11⁄16″, shy');
+  });
+
+  it('knows lines that stand together, whatever words are between them', () => {
+    const rows = [rail, words('note', 'ask'), post, sum];
+    const run = (...chosen: readonly WorkedRow[]) => runOf(rows, new Set(chosen.map(({ line }) => line.id)));
+    expect(run(rail, post)).toBe('#1..#2');
+    expect(run(post, sum)).toBe('#2..#3');
+    expect([run(rail, sum), run(rail), run()]).toEqual([undefined, undefined, undefined]);
   });
 });
 
@@ -152,9 +206,13 @@ describe('search', () => {
     ['kg', [2]],
     ['#1 * 2', [3]],
     ['nothing', []],
+    [`60"`, [1]],
+    [`10'`, [3]],
+    ['1.524 m', [1]],
+    ['ANY', []],
   ])('%s finds %o', (words, numbers) => {
     const rows = workedRows(`5'`, '3 kg', '#1 * 2', '#10 * 3');
-    expect(rows.filter((row) => isFound(row, words)).map(({ line }) => line.number)).toEqual(numbers);
+    expect(rows.filter(finder(words, DEFAULT_STYLE)).map(({ line }) => line.number)).toEqual(numbers);
   });
 });
 
