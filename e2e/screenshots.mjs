@@ -93,7 +93,14 @@ const PICTURES = [
   { name: 'bench', ...DESK, prepare: write(ENTRY) },
   { name: 'bench-night', ...DESK, look: 'night', prepare: writeAnew(17) },
   { name: 'bench-sun', ...DESK, look: 'sun', prepare: write('#2 - 2 * (5 1/2" + rail / 14') },
-  { name: 'bench-whole-times', ...DESK, prepare: write(`hyp(24' 5"; 12') / 16"`) },
+  {
+    name: 'jobs',
+    ...DESK,
+    prepare: screen('/jobs', async (page) => {
+      await page.click('[data-test=begin-job]');
+      await page.waitForSelector('[data-test=job-form]');
+    }),
+  },
   { name: 'bench-phone', ...PHONE, prepare: write(ENTRY) },
   { name: 'bench-tablet', ...TABLET, prepare: write(ENTRY) },
   {

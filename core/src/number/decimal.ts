@@ -39,10 +39,11 @@ function withoutLastZeros(digits: string): string {
   return digits.slice(0, end);
 }
 
-/** Groups the digits before the mark by commas (or, with a decimal comma, not at all: there a point never groups). */
+/** Groups the digits before the mark in threes: by commas, or, beside a decimal comma, by narrow spaces. A point never groups. */
 export function groupThousands(text: string, decimalMark: '.' | ','): string {
-  if (decimalMark === ',' || text.includes('e')) return text;
-  const [whole = '', behind] = text.split('.');
-  const grouped = whole.replace(/\B(?=(\d{3})+$)/g, ',');
-  return behind === undefined ? grouped : `${grouped}.${behind}`;
+  if (text.includes('e')) return text;
+  const [whole = '', behind] = text.split(decimalMark);
+  // Beside a decimal comma a narrow space stands between the groups, which an entry reads as well.
+  const grouped = whole.replace(/\B(?=(\d{3})+$)/g, decimalMark === ',' ? '\u202f' : ',');
+  return behind === undefined ? grouped : `${grouped}${decimalMark}${behind}`;
 }

@@ -111,7 +111,9 @@ function readInUnits(quantity: Quantity, style: ReadingStyle, form: ReadingForm 
   const step = multiplyValue(unit, stepInUnits);
   const rounded = roundValue(divideValue(value, step), rounding);
   const isMoney = units.length === 1 && first.unit.id === 'money';
-  const digits = stepText(rounded.whole, stepInUnits, style, form?.form === 'mixed', isMoney ? 2 : 0);
+  // Sums of money are in groups of three always, as on every bill.
+  const written = isMoney ? { ...style, thousands: true } : style;
+  const digits = stepText(rounded.whole, stepInUnits, written, form?.form === 'mixed', isMoney ? 2 : 0);
   return sized(value, rounded, step, withUnits(digits, units, style.currency));
 }
 

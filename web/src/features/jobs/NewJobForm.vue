@@ -7,7 +7,7 @@ import PickList from '../../ui/PickList.vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import TextField from '../../ui/TextField.vue';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
-import { DECIMAL_MARKS, FINEST, GROUPS, isMetricLength, MEASURES, METRIC_STEPS, MONEY } from './set-up-choices.ts';
+import { DECIMAL_MARKS, FINEST, groups, isMetricLength, MEASURES, METRIC_STEPS, MONEY } from './set-up-choices.ts';
 
 const props = defineProps<{ others: readonly ListedJob[] }>();
 const emit = defineEmits<{ made: []; leave: [] }>();
@@ -118,7 +118,7 @@ async function make(): Promise<void> {
     <template v-else>
       <ChoiceBar v-model="form.mark" label="Decimals" :choices="DECIMAL_MARKS" test="decimal" />
       <p class="about">This cannot be changed later: every entry of the job is read by it.</p>
-      <ChoiceBar v-model="form.groups" label="Large figures" :choices="GROUPS" test="groups" />
+      <ChoiceBar v-model="form.groups" label="Large figures" :choices="groups(form.mark)" test="groups" />
       <ChoiceBar v-model="form.currency" label="Money" :choices="MONEY" test="money" />
     </template>
     <div class="actions">

@@ -19,9 +19,9 @@ export const DECIMAL_MARKS: Choices<'point' | 'comma'> = [
   ['point', '2.4 a point'],
   ['comma', '2,4 a comma'],
 ];
-export const GROUPS: Choices<'plain' | 'grouped'> = [
+export const groups = (mark: 'point' | 'comma'): Choices<'plain' | 'grouped'> => [
   ['plain', '18450'],
-  ['grouped', '18 450 in threes'],
+  ['grouped', mark === 'comma' ? '18\u202f450' : '18,450'],
 ];
 export const MONEY: Choices<(typeof CURRENCIES)[number]> = CURRENCIES.map((sign) => [sign, sign] as const);
 
