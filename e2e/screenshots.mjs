@@ -29,9 +29,7 @@ const writeAnew = (number) => async (page) => {
 
 /** Everything is there and kept; the stream of the job goes on for ever, so that the network is never idle. */
 const settled = async (page) => {
-  await page.waitForFunction(
-    () => document.querySelector('[data-test=keep-state]')?.textContent === 'kept on the server',
-  );
+  await page.waitForFunction(() => document.querySelector('[data-test=keep-state]')?.textContent === 'saved');
   await new Promise((resolve) => setTimeout(resolve, 1500));
 };
 

@@ -69,7 +69,7 @@ describe('a kind of thing that this version does not know', () => {
     await pass();
     expect(names(standing(here))).toEqual(['ash', 'oak', 'elm']);
     expect(standing(here).map(({ count }) => count)).toEqual([2, 2, 2]);
-    expect(here.page.job.steps.undoSays).toBe('Take the offcut elm off again');
+    expect(here.page.job.steps.undoSays).toBe('Remove the offcut elm');
     while (here.page.job.steps.canRedo) here.page.job.steps.redo();
     await pass();
     expect(standing(here).map(({ revision: _, ...said }) => said)).toEqual(

@@ -68,7 +68,7 @@ describe('two pages of one browser', () => {
     one.job.steps.undo();
     await pass(0);
     expect(says(other.job)).toEqual([`rail: 5'`]);
-    expect(other.job.steps.undoSays).toBe('Take #1 off again');
+    expect(other.job.steps.undoSays).toBe('Remove #1');
   });
 
   it('give each number once, and nothing is said to be renumbered', async () => {

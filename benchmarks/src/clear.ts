@@ -41,7 +41,7 @@ async function held(page: Page, selector: string, isDone: () => boolean): Promis
       ticks.port2.postMessage(0);
       document.querySelector<HTMLElement>(button)?.click();
       look();
-      const kept = () => document.querySelector('[data-test=keep-state]')?.textContent === 'kept on the server';
+      const kept = () => document.querySelector('[data-test=keep-state]')?.textContent === 'saved';
       const isThere = new Function(`return (${done})()`) as () => boolean;
       while (!isThere() || !kept()) await new Promise((resolve) => setTimeout(resolve, 20));
       ticks.port1.close();

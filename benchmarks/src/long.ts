@@ -79,9 +79,7 @@ try {
   await page.waitForSelector(last);
   console.log(`\nA job of ${LINES} lines`);
   console.log(`  first opened, from the server: the last line drawn after ${Date.now() - first} ms`);
-  await page.waitForFunction(
-    () => document.querySelector('[data-test=keep-state]')?.textContent === 'kept on the server',
-  );
+  await page.waitForFunction(() => document.querySelector('[data-test=keep-state]')?.textContent === 'saved');
   const opened: number[] = [];
   for (let time = 0; time < OPENED; time += 1) {
     await new Promise((resolve) => setTimeout(resolve, 1500));

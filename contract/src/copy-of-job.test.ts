@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { copyOfJob } from './copy-of-job.ts';
 import type { JobWire } from './endpoints/jobs.ts';
+import { NEW_JOB } from './job-fields.ts';
 
 const id = (n: number) => `01900000-0000-7000-8000-${String(n).padStart(12, '0')}`;
 const line = (n: number, more: object = {}) => ({
@@ -21,6 +22,7 @@ const job = (more: object): JobWire =>
   ({
     id: id(900),
     title: 'Shed',
+    ...NEW_JOB,
     revision: 9,
     role: 'own',
     reading: { length: 'mm', finest: 16, metricStep: '1', rounding: 'nearest', fractions: 'lowest' },
@@ -42,6 +44,16 @@ describe('a copy of a job', () => {
     const [first, ...rest] = copied({});
     expect(first).toMatchObject({ kind: 'job.add', title: 'Shed, again', reading: { length: 'mm', finest: 16 } });
     expect(rest).toEqual([]);
+  });
+
+  it('writes its figures and has its tags as the other does, and is neither archived nor deleted', () => {
+    const figures = { thousands: true, decimalComma: true, currency: '€' };
+    const [, said, ...rest] = copied({ ...figures, tags: ['roof'], archived: true, deleted: true });
+    expect(said).toMatchObject({ kind: 'job.set', fields: { ...figures, tags: ['roof'] } });
+    expect(Object.keys(said?.['fields'] as object)).toHaveLength(4);
+    expect(rest).toEqual([]);
+    for (const one of [{ thousands: true }, { decimalComma: true }, { currency: '£' }, { tags: ['x'] }])
+      expect(copied(one)).toHaveLength(2);
   });
 
   it('has lines with their numbers, labels, notes and places, and ids of its own that entries refer to', () => {

@@ -113,9 +113,7 @@ describe('a place with no signal', () => {
     await bench.page.waitForSelector('[data-label=rail]');
     await bench.page.setOfflineMode(false);
     await bench.page.reload();
-    await bench.page.waitForFunction(
-      () => document.querySelector('[data-test=keep-state]')?.textContent === 'kept on the server',
-    );
+    await bench.page.waitForFunction(() => document.querySelector('[data-test=keep-state]')?.textContent === 'saved');
   });
 
   it('stays when the page is left in the very moment that it lands', async () => {

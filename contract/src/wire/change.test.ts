@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { NEW_JOB } from '../job-fields.ts';
 import { problemWire, PROBLEMS } from '../problem.ts';
 import { changeResultWire, changeWire, sentWire, type Change } from './change.ts';
 import { lineWire } from './line.ts';
@@ -51,6 +52,8 @@ describe('a change on the wire', () => {
       { id: ID, kind: 'line.words', lineId: ID, words: 'heading', position: 'a0', source: '', label: 'Roof', note: '' },
     ],
     ['how the job reads', reading],
+    ['what a job says of itself', { id: ID, kind: 'job.set', fields: { title: 'Shed', tags: ['roof'] } }],
+    ['a job that is deleted', { id: ID, kind: 'job.set', fields: { deleted: true } }],
     ['a new scale', addScale],
     [
       'a scale edited',
@@ -88,6 +91,10 @@ describe('a change on the wire', () => {
     ['a reading in an unknown unit', { ...reading, reading: { ...reading.reading, length: 'ell' } }],
     ['a reading by halves of a mark', { ...reading, reading: { ...reading.reading, finest: 0.5 } }],
     ['a reading in steps of nothing', { ...reading, reading: { ...reading.reading, metricStep: '0' } }],
+    ['a job that says nothing', { id: ID, kind: 'job.set', fields: {} }],
+    ['a job of no name', { id: ID, kind: 'job.set', fields: { title: ' ' } }],
+    ['a tag of two lines', { id: ID, kind: 'job.set', fields: { tags: ['a\nb'] } }],
+    ['a job of somebody', { id: ID, kind: 'job.set', fields: { ownerId: ID } }],
     ['a reading of a line', { ...reading, lineId: ID }],
     ['a scale with one side', { ...addScale, content: { ...scale, site: ' ' } }],
     ['a scale of another kind', { ...addScale, content: { ...scale, kind: 'guess' } }],
@@ -138,7 +145,10 @@ describe('what comes back', () => {
     expect(lineWire.safeParse({ ...line, number: 0 }).success).toBe(false);
     expect(lineWire.parse({ ...line, kind: 'note', number: null, note: 'x' })).toMatchObject({ kind: 'note' });
     const { reading: reads } = reading;
-    expect(changeResultWire.parse({ id: ID, status: 'reads', reading: reads })).toMatchObject({ reading: reads });
+    const job = { title: 'Shed', ...NEW_JOB };
+    for (const status of ['reads', 'job'])
+      expect(changeResultWire.parse({ id: ID, status, reading: reads, job })).toMatchObject({ reading: reads, job });
+    expect(changeResultWire.safeParse({ id: ID, status: 'job', reading: reads }).success).toBe(false);
     const shape = { id: ID, ...setOut, revision: 4, deleted: false };
     const held = { id: ID, ...scale, revision: 4, deleted: false };
     for (const status of ['thing', 'thing.conflict']) {

@@ -50,7 +50,7 @@ export class LineEdits {
     }
     if (ground.refusesReader()) return;
     const line = this.#add(entry, beforeId);
-    undoLog.push({ kind: 'delete', lineId: line.id, says: undoSays ?? `Take ${nameOf(line)} off again` });
+    undoLog.push({ kind: 'delete', lineId: line.id, says: undoSays ?? `Remove ${nameOf(line)}` });
   }
 
   /**
@@ -97,7 +97,7 @@ export class LineEdits {
     if (text === '' || ground.refusesReader()) return;
     const line = this.#newLine(kind === 'heading' ? { kind, label: text } : { kind, note: text }, beforeId);
     slate.add(line, false);
-    undoLog.push({ kind: 'delete', lineId: line.id, says: `Take ${nameOf(line)} off again` });
+    undoLog.push({ kind: 'delete', lineId: line.id, says: `Remove ${nameOf(line)}` });
   }
 
   /** Gives positions of their own to lines that stand in the way of a place. */

@@ -131,7 +131,7 @@ export class JobThings {
     const content = asKept(isOrdered ? { position: this.#placeBefore(kind, beforeId), ...said } : said);
     const kept: KeptThing = { kind, thing: { ...content, id, revision: 0, deleted: false } };
     this.#send(kept, { kind: 'thing.add', content });
-    const says = `Take ${this.#nameOf(kept)} off again`;
+    const says = `Remove ${this.#nameOf(kept)}`;
     this.#undoLog.push({ kind: 'thing.delete', thing: kind, thingId: id, says });
     return id;
   }

@@ -80,10 +80,10 @@ async function changePassword(values: { current: string; new: string }): Promise
       <OtherDevice />
       <PasswordForm
         v-if="email === undefined"
-        title="Keep it under an address"
+        title="Save with e-mail"
         about="With an address and a password you get at your jobs from anywhere, also when this device is lost."
         :asks="['email', 'new']"
-        action="Keep"
+        action="Save"
         :busy="accounts.isBusy"
         data-test="claim"
         @send="claim"

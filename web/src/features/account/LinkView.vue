@@ -41,14 +41,14 @@ async function set(values: { new: string }): Promise<void> {
     </template>
     <template v-else-if="props.purpose === 'confirm' && !isElsewhere">
       <p>This keeps your jobs under the address that the letter went to.</p>
-      <PlainButton leading :disabled="accounts.isBusy" data-test="confirm" @click="confirm()">Keep my jobs</PlainButton>
+      <PlainButton leading :disabled="accounts.isBusy" data-test="confirm" @click="confirm()">Save my jobs</PlainButton>
     </template>
     <PasswordForm
       v-else-if="props.purpose === 'confirm'"
-      title="Keep your jobs under the address"
+      title="Save your jobs with this e-mail"
       about="It was asked for on another device. The password that was chosen there shows that it was you."
       :asks="['current']"
-      action="Keep my jobs"
+      action="Save my jobs"
       :busy="accounts.isBusy"
       data-test="confirm-elsewhere"
       @send="({ current }) => confirm(current)"

@@ -18,7 +18,7 @@ const values = reactive({ email: '', current: '', new: '' });
 const FIELDS = {
   email: { label: 'E-mail address', type: 'email', autocomplete: 'username', minlength: undefined },
   current: { label: 'Password', type: 'password', autocomplete: 'current-password', minlength: undefined },
-  new: { label: 'New password, 10 signs or more', type: 'password', autocomplete: 'new-password', minlength: 10 },
+  new: { label: 'New password, 10 characters or more', type: 'password', autocomplete: 'new-password', minlength: 10 },
 } as const;
 function send(): void {
   emit('send', { ...values });

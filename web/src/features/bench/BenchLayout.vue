@@ -219,5 +219,61 @@ defineProps<{
   .bench.no-stick {
     grid-template-rows: auto auto auto minmax(52px, 1fr) auto auto auto auto;
   }
+  .bench :deep(.reading .also),
+  .bench :slotted(.hint) {
+    display: none;
+  }
+}
+/* The smallest: what is kept gives way, the keys never do. */
+@media (max-width: 760px) and (max-height: 600px) {
+  .bench,
+  .bench.left,
+  .bench.no-stick {
+    grid-template-rows: auto auto auto minmax(16px, 1fr) auto auto auto auto;
+  }
+  .bench :slotted(.hand) {
+    padding: 2px 8px;
+  }
+  .bench :slotted(.keys) {
+    padding: 2px 8px 2px;
+  }
+}
+/* A phone on its side: the keys at one side, all of them, and the rest at the other. */
+@media (min-width: 560px) and (max-width: 1023px) and (max-height: 480px) {
+  .bench,
+  .bench.no-stick,
+  .bench.laid-out {
+    grid-template:
+      'head head' auto
+      'notices notices' auto
+      'reading keys' auto
+      'slate keys' minmax(0, 1fr)
+      'hand keys' auto / minmax(0, 1fr) minmax(0, 1fr);
+  }
+  .bench.left,
+  .bench.left.laid-out {
+    grid-template:
+      'head head' auto
+      'notices notices' auto
+      'keys reading' auto
+      'keys slate' minmax(0, 1fr)
+      'keys hand' auto / minmax(0, 1fr) minmax(0, 1fr);
+  }
+  .bench :deep(.reading :is(.also, .tape)),
+  .bench :slotted(.hint),
+  .bench :slotted(.stick) {
+    display: none;
+  }
+  .bench :slotted(.reading) {
+    overflow: hidden;
+    padding-block: 2px;
+  }
+  .bench :slotted(.keys) {
+    align-self: end;
+    padding: 2px 8px 6px;
+  }
+  .bench :slotted(.hand) {
+    padding: 2px 8px 6px;
+  }
 }
 </style>

@@ -24,7 +24,7 @@ const emit = defineEmits<{ choose: [keep: 'mine' | 'theirs'] }>();
       /></template>
       <template v-else> Now it is off the slate.</template>
     </p>
-    <PlainButton @click="emit('choose', 'mine')">{{ conflict.mineSays ? 'Use mine' : 'Take it off' }}</PlainButton>
+    <PlainButton @click="emit('choose', 'mine')">{{ conflict.mineSays ? 'Use mine' : 'Delete it' }}</PlainButton>
     <PlainButton @click="emit('choose', 'theirs')">Leave it</PlainButton>
   </div>
 </template>

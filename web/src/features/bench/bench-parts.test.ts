@@ -32,9 +32,9 @@ describe('small parts', () => {
   });
 
   it.each([
-    [{ kind: 'kept' }, 'kept on the server'],
-    [{ kind: 'writing' }, 'keeping …'],
-    [{ kind: 'here', changes: 2, reason: undefined }, 'kept here'],
+    [{ kind: 'kept' }, 'saved'],
+    [{ kind: 'writing' }, 'saving …'],
+    [{ kind: 'here', changes: 2, reason: undefined }, 'saved here'],
     [{ kind: 'here', changes: 1, reason: 'away' }, '1 change waiting'],
     [{ kind: 'here', changes: 7, reason: 'away' }, '7 changes waiting'],
   ] as const)('the state %o says %s', (state, words) => {
@@ -75,7 +75,7 @@ describe('small parts', () => {
       },
     });
     expect(squeezed(gone.get('p').text())).toContain('You took it off the slate. Now it is off the slate.');
-    expect(gone.findAll('button').map((button) => button.text())).toEqual(['Take it off', 'Leave it']);
+    expect(gone.findAll('button').map((button) => button.text())).toEqual(['Delete it', 'Leave it']);
   });
 });
 

@@ -73,7 +73,7 @@ export function useMarksAtHand(
     postOn(refused.mark, refused.operator, `(${posted.entry})${unit}`, posted.reading);
   }
   function postOn(name: string, operator: 'add' | 'subtract', entry: string, reading: string): void {
-    if (operator === 'add') landOn(name, '+=', entry, `Take ${reading} off ${name} again`);
+    if (operator === 'add') landOn(name, '+=', entry, `Remove ${reading} from ${name}`);
     else landOn(name, '-=', entry, `Put ${reading} back on ${name}`);
   }
 

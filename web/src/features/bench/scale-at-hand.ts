@@ -32,7 +32,7 @@ export function useScaleAtHand(
     if (reckoned.value)
       job.lines.landAll(
         [() => withChange(entry.value), ([first]) => `${label}: ${turned(first)}`],
-        'Take both lines off again',
+        'Remove both lines',
       );
     else job.lines.land(`${label}: ${turned(lastRow.value?.line.number)}`);
     place.landed();

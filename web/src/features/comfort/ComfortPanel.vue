@@ -20,10 +20,10 @@ type Switch = 'gloves' | 'leftHanded' | 'tick' | 'showKeys' | 'showTape' | 'show
 const SWITCHES: readonly (readonly [Switch, string, string])[] = [
   ['gloves', 'Glove size', 'Every key and button is larger, for a gloved thumb.'],
   ['leftHanded', 'Left hand', 'The keys used most and the story stick stand at the left.'],
-  ['tick', 'Tick', 'A short buzz at each key, on devices that can.'],
+  ['tick', 'Vibrate on keys', 'A short buzz at each key, on devices that can.'],
   ['showKeys', 'Keys', 'The bench’s own keys and the drawn inch. Without them a phone brings its own up.'],
   ['showTape', 'Tape', 'The piece of tape under the reading.'],
-  ['showAlsoReads', 'Also reads', 'The same size in every other unit.'],
+  ['showAlsoReads', 'Other units', 'The same size in every other unit.'],
   ['showStick', 'Story stick', 'The marks of the job.'],
 ];
 </script>

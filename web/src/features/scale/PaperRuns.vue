@@ -72,7 +72,7 @@ function putOnSlate(): void {
         : [(landed: readonly number[]) => `on paper, all: sum(#${landed[0]}..#${landed[landed.length - 1]})`]),
       (landed) => `${label}: ${turned(landed[landed.length - 1])}`,
     ],
-    `Take the ${runs.value.length} runs off the slate again`,
+    `Remove the ${runs.value.length} runs from the slate`,
   );
   runs.value = [];
 }

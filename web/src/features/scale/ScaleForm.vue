@@ -122,9 +122,9 @@ function pick(at: number | undefined): void {
     />
     <div class="actions">
       <PlainButton leading type="submit" data-test="keep-scale" :disabled="!isWhole">{{
-        start ? 'Keep' : 'Add and take in hand'
+        start ? 'Save' : 'Add and use it'
       }}</PlainButton>
-      <PlainButton v-if="start" @click="emit('leave')">Leave</PlainButton>
+      <PlainButton v-if="start" @click="emit('leave')">Cancel</PlainButton>
       <span v-if="says" role="alert" class="problem"><SizeText :text="says" /></span>
     </div>
   </form>

@@ -55,7 +55,7 @@ const problem = computed(() => (turned.value?.ok === false ? describeIssue(turne
         @pointerdown.prevent
         @click="emit('turnRound')"
       >
-        <ArrowLeftRight :size="18" aria-hidden="true" /><span class="word">turn round</span>
+        <ArrowLeftRight :size="18" aria-hidden="true" /><span class="word">swap</span>
       </button>
       <button
         type="button"

@@ -68,13 +68,13 @@ function write(scaleId: string, content: ScaleContent): void {
                   aria-pressed="true"
                   data-test="put-away"
                   @click="job.scales.takeInHand(undefined)"
-                  ><Ruler :size="18" aria-hidden="true" />In hand</PlainButton
+                  ><Ruler :size="18" aria-hidden="true" />Active</PlainButton
                 >
                 <PlainButton v-else :disabled="!one.scale" data-test="take-scale" @click="job.scales.takeInHand(one.id)"
-                  >Take in hand</PlainButton
+                  >Use this one</PlainButton
                 >
                 <PlainButton data-test="edit-scale" @click="editing = one.id">Edit</PlainButton>
-                <PlainButton data-test="remove-scale" @click="job.scales.remove(one.id)">Take off</PlainButton>
+                <PlainButton data-test="remove-scale" @click="job.scales.remove(one.id)">Delete</PlainButton>
               </div>
             </template>
           </li>

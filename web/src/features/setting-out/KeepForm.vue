@@ -30,7 +30,7 @@ function submit(): void {
 
 <template>
   <form class="keep" :class="{ opened }" @submit.prevent="submit">
-    <label :for="id">{{ opened ? 'Kept as' : 'Name' }}</label>
+    <label :for="id">{{ opened ? 'Saved as' : 'Name' }}</label>
     <el-input
       :id="id"
       v-model="name"
@@ -63,7 +63,7 @@ function submit(): void {
           @click="emit('keep', name)"
           >As another</PlainButton
         >
-        <PlainButton data-test="remove-set-out" @click="emit('remove')">Take off</PlainButton>
+        <PlainButton data-test="remove-set-out" @click="emit('remove')">Delete</PlainButton>
       </template>
     </div>
   </form>

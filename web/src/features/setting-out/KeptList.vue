@@ -27,7 +27,7 @@ const cards = computed(() => {
 </script>
 
 <template>
-  <nav v-if="cards.length > 0" ref="list" class="kept" aria-label="Kept in this job">
+  <nav v-if="cards.length > 0" ref="list" class="kept" aria-label="Saved in this job">
     <span class="word">In this job</span>
     <button
       v-for="{ setOut, figure } in cards"

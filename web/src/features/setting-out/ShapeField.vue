@@ -91,11 +91,13 @@ const cost = computed(() => props.found && roundingWords(props.found.quantity, p
       <button
         type="button"
         :disabled="!found"
-        :title="`Keep ${field.title} on the story stick`"
+        :title="`Store ${field.title} on the story stick`"
         data-test="to-stick"
         @click="emit('keep')"
       >
-        <Bookmark :size="18" aria-hidden="true" /><span class="sr-only">Keep {{ field.title }} on the story stick</span>
+        <Bookmark :size="18" aria-hidden="true" /><span class="sr-only"
+          >Store {{ field.title }} on the story stick</span
+        >
       </button>
     </span>
     <p v-if="active && cost && !issue" class="true" data-test="true-size">

@@ -32,14 +32,14 @@ const source = computed(() => `#${props.entry.number}${props.entry.label === nul
         title="It follows its sources. This writes its value here, so that it stays as it is."
         data-test="freeze"
         @click="emit('freeze')"
-        >Hold this value</PlainButton
+        >Freeze</PlainButton
       >
       <!-- One button for both, so that it keeps the focus. -->
       <PlainButton
         v-if="entry.struck || isPosting"
         :data-test="entry.struck ? 'put-back' : 'strike'"
         @click="entry.struck ? emit('putBack') : emit('strike')"
-        >{{ entry.struck ? 'Put back' : 'Strike out' }}</PlainButton
+        >{{ entry.struck ? 'Restore' : 'Remove' }}</PlainButton
       >
     </span>
   </li>

@@ -78,9 +78,7 @@ const amountText = computed(() => reckoned.value?.reading?.text ?? '');
 function post(sign: '+=' | '-='): void {
   if (amount.value === undefined || unlike.value) return;
   const back =
-    sign === '+='
-      ? `Take ${amountText.value} off ${name.value} again`
-      : `Put ${amountText.value} back on ${name.value}`;
+    sign === '+=' ? `Remove ${amountText.value} from ${name.value}` : `Put ${amountText.value} back on ${name.value}`;
   job.lines.land(`${name.value} ${sign} ${posting.value.trim()}`, undefined, back);
   posting.value = '';
 }
@@ -118,7 +116,7 @@ const usedBy = computed(() => props.story.usedBy.join(', '));
           data-test="new-name"
         />
         <PlainButton leading type="submit" data-test="rename-now">Rename</PlainButton>
-        <PlainButton @click="leaveName">Leave</PlainButton>
+        <PlainButton @click="leaveName">Cancel</PlainButton>
         <p v-if="nameProblem" class="problem" role="alert">
           <IssueText :issue="nameProblem" @mend="(fix) => (newName = fix.entry)" />
         </p>
@@ -139,11 +137,11 @@ const usedBy = computed(() => props.story.usedBy.join(', '));
         >Use</PlainButton
       >
       <PlainButton :aria-pressed="isHeld" data-test="hold" @click="job.marks.takeInHand(name)"
-        ><Hand :size="18" aria-hidden="true" />{{ isHeld ? 'In hand' : 'Take in hand' }}</PlainButton
+        ><Hand :size="18" aria-hidden="true" />{{ isHeld ? 'Active' : 'Use this one' }}</PlainButton
       >
-      <PlainButton data-test="remove-mark" @click="isRemoving = true">Take off</PlainButton>
+      <PlainButton data-test="remove-mark" @click="isRemoving = true">Delete</PlainButton>
     </div>
-    <QuestionDialog v-if="isRemoving" :title="`Take ${name} off?`" @leave="isRemoving = false">
+    <QuestionDialog v-if="isRemoving" :title="`Delete ${name}?`" @leave="isRemoving = false">
       <p>
         <template v-if="story.usedBy.length > 0">{{ name }} is used by {{ usedBy }}.</template>
         The line that kept it stays on the slate without the name<template v-if="story.postings.length > 0"
@@ -158,22 +156,17 @@ const usedBy = computed(() => props.story.usedBy.join(', '));
           @click="remove(true)"
           >Write its value there</PlainButton
         >
-        <PlainButton data-test="remove-now" @click="remove(false)">Take off</PlainButton>
-        <PlainButton @click="isRemoving = false">Leave</PlainButton>
+        <PlainButton data-test="remove-now" @click="remove(false)">Delete</PlainButton>
+        <PlainButton @click="isRemoving = false">Cancel</PlainButton>
       </template>
     </QuestionDialog>
 
     <div class="post">
-      <SizeField
-        v-model="posting"
-        label="Add on, knock off, or write over"
-        placeholder="any size or sum"
-        @enter="post('+=')"
-      />
+      <SizeField v-model="posting" label="Add, subtract or replace" placeholder="any size or sum" @enter="post('+=')" />
       <div class="actions">
-        <PlainButton :disabled="!amount || unlike" data-test="post-on" @click="post('+=')">+ add on</PlainButton>
-        <PlainButton :disabled="!amount || unlike" data-test="post-off" @click="post('-=')">− knock off</PlainButton>
-        <PlainButton :disabled="!amount" data-test="write-over" @click="writeOver">= write over</PlainButton>
+        <PlainButton :disabled="!amount || unlike" data-test="post-on" @click="post('+=')">+ add</PlainButton>
+        <PlainButton :disabled="!amount || unlike" data-test="post-off" @click="post('-=')">− subtract</PlainButton>
+        <PlainButton :disabled="!amount" data-test="write-over" @click="writeOver">= replace</PlainButton>
       </div>
       <p v-if="unlike" class="problem" role="alert">
         {{ name }} and this are of different kinds: they do not add up. Write it over, or keep this as a mark of its

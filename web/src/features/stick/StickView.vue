@@ -83,7 +83,7 @@ function use(name: string): void {
     <AppHead title="Story stick" />
 
     <div v-if="job.marks.list.length === 0" class="none">
-      <p>No marks yet. On the bench, <b>keep</b> puts a size on the story stick.</p>
+      <p>No marks yet. On the bench, <b>store</b> puts a size on the story stick.</p>
       <PlainButton v-if="job.steps.undoSays" @click="job.steps.undo()">{{ job.steps.undoSays }}</PlainButton>
     </div>
     <div v-else class="body">
@@ -98,20 +98,19 @@ function use(name: string): void {
           @click="gaps = !gaps"
           >Gaps</PlainButton
         >
-        <PlainButton class="clear" data-test="clear-marks" @click="isClearing = true">Take all marks off</PlainButton>
+        <PlainButton class="clear" data-test="clear-marks" @click="isClearing = true">Delete all marks</PlainButton>
       </div>
-      <QuestionDialog v-if="isClearing" title="Take all marks off?" @leave="isClearing = false">
+      <QuestionDialog v-if="isClearing" title="Delete all marks?" @leave="isClearing = false">
         <p>
-          Take all {{ job.marks.list.length }} marks off the stick? The lines that kept them stay on the slate without
-          the names.
+          Delete all {{ job.marks.list.length }} marks? The lines that kept them stay on the slate without the names.
           <template v-if="usersOfAny.length > 0">{{ usersOfAny.join(', ') }} use them.</template>
         </p>
         <template #answers>
           <PlainButton v-if="usersOfAny.length > 0" leading data-test="clear-keeping" @click="clear(true)"
             >Write their values there</PlainButton
           >
-          <PlainButton data-test="clear-now" @click="clear(false)">Take off</PlainButton>
-          <PlainButton @click="isClearing = false">Leave</PlainButton>
+          <PlainButton data-test="clear-now" @click="clear(false)">Delete</PlainButton>
+          <PlainButton @click="isClearing = false">Cancel</PlainButton>
         </template>
       </QuestionDialog>
 
@@ -126,7 +125,7 @@ function use(name: string): void {
         @choose="pick"
       />
       <div v-if="shows === 'rod' && others.length > 0" class="others">
-        <h2>Of other kinds, beside the rod</h2>
+        <h2>Not lengths</h2>
         <ul>
           <li v-for="mark in others" :key="mark.name">
             <button

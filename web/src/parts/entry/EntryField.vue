@@ -166,7 +166,7 @@ defineExpose({ focus: () => written.value?.focus(), take: () => written.value?.t
       >
         <X :size="22" aria-hidden="true" />
       </button>
-      <PlainButton v-if="editing" @pointerdown.prevent @click="emit('cancel')">Leave</PlainButton>
+      <PlainButton v-if="editing" @pointerdown.prevent @click="emit('cancel')">Cancel</PlainButton>
       <PlainButton
         v-if="editing || !ownKeys"
         leading
@@ -174,7 +174,7 @@ defineExpose({ focus: () => written.value?.focus(), take: () => written.value?.t
         data-test="land"
         @pointerdown.prevent
         @click="enter"
-        >{{ editing ? 'Keep' : 'Enter' }}</PlainButton
+        >{{ editing ? 'Save' : 'Enter' }}</PlainButton
       >
     </div>
     <div v-if="issue" :id="messageId" class="message" role="alert">

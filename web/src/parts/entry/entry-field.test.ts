@@ -142,7 +142,7 @@ describe('the entry', () => {
     const { field, press } = anEntry(`5'`, { editing: true });
     await press('Escape');
     expect(field.emitted('cancel')).toHaveLength(1);
-    expect(field.findAll('button').map((button) => button.text())).toEqual(['Leave', 'Keep']);
+    expect(field.findAll('button').map((button) => button.text())).toEqual(['Cancel', 'Save']);
   });
 
   it('asks for earlier entries by the arrows, and is cleared at one touch', async () => {

@@ -12,11 +12,11 @@ const props = defineProps<{
 }>();
 const words = computed(() => {
   const { state } = props;
-  if (state.kind === 'kept') return props.isReader ? 'yours to read' : 'kept on the server';
+  if (state.kind === 'kept') return props.isReader ? 'read only' : 'saved';
   if (state.kind === 'opening') return '';
-  if (state.kind === 'writing') return 'keeping …';
+  if (state.kind === 'writing') return 'saving …';
   if (state.kind === 'page') return `${state.changes} on this page only`;
-  if (state.reason === undefined) return 'kept here';
+  if (state.reason === undefined) return 'saved here';
   return `${state.changes} ${state.changes === 1 ? 'change' : 'changes'} waiting`;
 });
 /** Changes that wait for the server, where that is what is to be said. */

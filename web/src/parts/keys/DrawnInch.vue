@@ -197,4 +197,9 @@ svg {
     height: 58px;
   }
 }
+@media (max-height: 600px) {
+  .inch {
+    height: 48px;
+  }
+}
 </style>

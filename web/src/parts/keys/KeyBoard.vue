@@ -105,7 +105,7 @@ function release(): void {
         >{{ showsMore ? 'digits' : 'more' }}</KeyButton
       >
       <KeyButton
-        :plan="{ face: 'again', name: 'again', kind: 'word' }"
+        :plan="{ face: 'repeat', name: 'repeat', kind: 'word' }"
         :disabled="!canRepeat"
         title="Does the last step again on its result"
         @press="emit('repeat')"

@@ -68,4 +68,10 @@ const emit = defineEmits<{ press: [] }>();
   border-color: var(--chalk-deep);
   color: var(--on-chalk);
 }
+/* All of them stay in view on the smallest phones, and on those that lie on their side. */
+@media (max-width: 760px) and (max-height: 600px), (max-width: 1023px) and (max-height: 480px) {
+  .key {
+    min-height: 44px;
+  }
+}
 </style>

@@ -5,7 +5,7 @@ export const SHORTCUTS: readonly { readonly keys: string; readonly about: string
   { keys: 'Tab', about: 'takes the first suggestion' },
   { keys: '+ − × ÷ ^', about: 'in an empty entry: goes on from the last result' },
   { keys: 'Alt A', about: 'does the last step again on its result' },
-  { keys: 'Alt K', about: 'keeps the result: the name is typed next' },
+  { keys: 'Alt K', about: 'stores the result: the name is typed next' },
   { keys: 'Alt L', about: 'lays every mark out in the place of the slate, and puts the slate back' },
   { keys: 'Alt +  Alt −', about: 'adds the result on to the mark in hand, or knocks it off' },
   {
@@ -23,7 +23,7 @@ export const SHORTCUTS: readonly { readonly keys: string; readonly about: string
 export const TOUCHES: readonly { readonly where: string; readonly about: string }[] = [
   { where: 'the words of a line', about: 'edit it; all that uses it follows' },
   { where: 'the figure of a line', about: 'use it in the entry; the same goes for a mark of the story stick' },
-  { where: 'the dots of a line', about: 'its note, insert above, move, use its whole entry, take it off' },
+  { where: 'the dots of a line', about: 'its note, insert above, move, use its whole sum, delete it' },
   { where: 'the drawn inch', about: 'puts a fraction in; dragged, it snaps and shows the fraction large' },
   { where: 'a figure in the entry', about: 'takes the whole of it, and the next keys replace it' },
   {
@@ -31,8 +31,8 @@ export const TOUCHES: readonly { readonly where: string; readonly about: string 
     about: 'finest division, rounding and unit: for this reading, the job, or for good',
   },
   { where: 'another unit under the reading', about: 'copies it; the arrow beside it makes it the main one' },
-  { where: 'keep', about: 'puts the result on the story stick under a free letter or a name of your own' },
-  { where: 'the hand beside a mark', about: 'takes it in hand: + and − over the marks then add to it and knock off' },
+  { where: 'store', about: 'puts the result on the story stick under a free letter or a name of your own' },
+  { where: 'the hand beside a mark', about: 'uses it: + and − over the marks then add to it and subtract' },
   { where: 'the name of the mark in hand', about: 'the whole story stick: postings, names, notes, printing' },
   {
     where: 'the rule at the top',

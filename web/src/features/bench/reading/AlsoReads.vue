@@ -104,7 +104,7 @@ async function copy({ read }: Other): Promise<void> {
 </script>
 
 <template>
-  <ul v-if="others.length > 0" class="also" aria-label="Also reads">
+  <ul v-if="others.length > 0" class="also" aria-label="Other units">
     <li v-for="(other, at) in others" :key="at">
       <button
         type="button"

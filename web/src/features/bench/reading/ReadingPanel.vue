@@ -70,9 +70,7 @@ const answer = computed(() =>
 const reading = computed(() => shown.value?.reading);
 const text = computed(() => reading.value?.text ?? answer.value);
 const cost = computed(() =>
-  quantity.value && reading.value
-    ? (roundingWords(quantity.value, reading.value) ?? (kind.value === 'length' ? 'the true size' : 'exact'))
-    : '',
+  quantity.value && reading.value ? (roundingWords(quantity.value, reading.value) ?? 'exact') : '',
 );
 const problem = computed(() =>
   text.value === undefined && shown.value?.issue ? describeIssue(shown.value.issue) : undefined,
@@ -349,8 +347,8 @@ const lead = (length: LengthStyle) => emit('change', { length });
 @media (max-width: 760px) {
   .reading {
     padding: 4px 12px 0;
-    gap: 2px;
-    --largest: 60px;
+    gap: 0;
+    --largest: 52px;
   }
   .reading.crowded {
     --largest: 44px;
@@ -370,7 +368,13 @@ const lead = (length: LengthStyle) => emit('change', { length });
     margin-top: -8px;
   }
   .tape {
-    max-height: 52px;
+    max-height: 46px;
+  }
+  .also {
+    margin-top: 2px;
+  }
+  .choices {
+    margin-top: 0;
   }
   .choices,
   .also {
@@ -383,6 +387,19 @@ const lead = (length: LengthStyle) => emit('change', { length });
   }
   .tape {
     display: none;
+  }
+}
+/* The smallest phones, and those that lie on their side. */
+@media (max-width: 760px) and (max-height: 600px), (max-width: 1023px) and (max-height: 480px) {
+  .reading {
+    --largest: 34px;
+    gap: 0;
+  }
+  .read-back {
+    padding-top: 2px;
+  }
+  .figures {
+    margin-top: -10px;
   }
 }
 /* Large keys take the room of the tape where there is not enough for both. */

@@ -70,7 +70,7 @@ describe('the reading', () => {
   });
 
   it.each([
-    [`9' 7"`, 'the true size'],
+    [`9' 7"`, 'exact'],
     ['5 + 6', 'exact'],
     [`12' * 10'`, 'exact'],
     ['1 / 3', 'rounded'],
@@ -188,7 +188,7 @@ describe('how a reading is changed where it stands', () => {
 
   it('can be written on the line that is looked at', async () => {
     const panel = await aReading('', { resting: reckon(`5'`), change: { finest: 32 } });
-    expect(panel.get('[data-test=reading-scope]').text()).toContain('Only looked at so.');
+    expect(panel.get('[data-test=reading-scope]').text()).toContain('Just for now.');
     await panel.get('[data-test=for-the-line]').trigger('click');
     expect(panel.emitted('widen')).toEqual([['line']]);
   });

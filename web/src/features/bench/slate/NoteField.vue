@@ -22,8 +22,8 @@ onMounted(() => field.value?.focus());
       enterkeyhint="done"
       data-test="note-field"
     />
-    <PlainButton leading type="submit">Keep</PlainButton>
-    <PlainButton @click="emit('leave')">Leave</PlainButton>
+    <PlainButton leading type="submit">Save</PlainButton>
+    <PlainButton @click="emit('leave')">Cancel</PlainButton>
   </form>
 </template>
 

@@ -158,7 +158,7 @@ watch(
         @leave="isNoting = false"
       />
       <template v-else>
-        <PlainButton data-test="use-entry" @click="emit('use', 'entry')">Use its entry</PlainButton>
+        <PlainButton data-test="use-entry" @click="emit('use', 'entry')">Use its sum</PlainButton>
         <PlainButton data-test="note" @click="beginNote">{{
           row.line.note === '' ? 'Add a note' : 'Note'
         }}</PlainButton>
@@ -259,6 +259,13 @@ watch(
 @media (max-width: 760px) {
   .body {
     grid-template-columns: minmax(calc(28px * var(--text-size)), auto) minmax(0, 1fr);
+  }
+}
+/* A phone shows three lines and more. */
+@media (max-width: 760px) {
+  .body {
+    min-height: var(--touch);
+    padding-block: 3px;
   }
 }
 </style>

@@ -125,10 +125,15 @@ const sought = defineModel<string>('sought', { required: true });
   display: flex;
   align-items: center;
   gap: 4px;
+  min-width: 0;
   padding: 2px 8px;
+  overflow-x: auto;
   border-bottom: 1px solid var(--groove);
+  scrollbar-width: none;
 }
 .tool {
+  flex: none;
+  padding: 0 6px;
   white-space: nowrap;
   min-width: var(--touch);
   min-height: var(--touch);
@@ -159,18 +164,8 @@ const sought = defineModel<string>('sought', { required: true });
   font-size: 15px;
   white-space: nowrap;
 }
-/* On a phone they are one row that goes on to the right, and the count is said while something is sought. */
-@media (max-width: 760px) {
-  .tools {
-    gap: 0;
-    min-width: 0;
-    overflow-x: auto;
-    scrollbar-width: none;
-  }
-  .tool {
-    flex: none;
-    padding: 0 6px;
-  }
+/* Where room is short the count is said while something is sought. */
+@media (max-width: 1179px) {
   .tools:not(:has(.search)) .count {
     display: none;
   }

@@ -41,8 +41,8 @@ onMounted(() => field.value?.focus());
       autocomplete="off"
       enterkeyhint="done"
     />
-    <PlainButton leading type="submit" :disabled="text.trim() === ''">Keep</PlainButton>
-    <PlainButton @click="emit('leave')">Leave</PlainButton>
+    <PlainButton leading type="submit" :disabled="text.trim() === ''">Save</PlainButton>
+    <PlainButton @click="emit('leave')">Cancel</PlainButton>
   </form>
 </template>
 

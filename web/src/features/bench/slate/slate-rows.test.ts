@@ -187,7 +187,7 @@ describe('the slate as text', () => {
       ].join('\n'),
     );
     const third = workedRows(`10' / 3.1`);
-    expect(slateText(third, DEFAULT_STYLE)).toBe('#1 10′ ÷ 3.1 = 3′ 2 11⁄16″, shy');
+    expect(slateText(third, DEFAULT_STYLE)).toBe('#1 10′ ÷ 3.1 = 3′ 2 11⁄16″, full');
   });
 
   it('knows lines that stand together, whatever words are between them', () => {

@@ -64,7 +64,7 @@ function keep(chosen: string): void {
       @pointerdown.prevent
       @click="isNaming = !isNaming && canKeep()"
     >
-      keep
+      store
     </button>
     <form v-if="isNaming" class="naming" @submit.prevent="keep(old?.name ?? name)" @keydown.esc="isNaming = false">
       <button
@@ -97,7 +97,7 @@ function keep(chosen: string): void {
       <p v-else-if="old && shown" class="over" role="status">
         {{ old.name }} is <SizeText :text="old.reading" /> now.
         <button type="submit" class="button" data-test="keep-over">
-          Write over it: <SizeText :text="shown.reading" />
+          Replace it: <SizeText :text="shown.reading" />
         </button>
       </p>
     </form>

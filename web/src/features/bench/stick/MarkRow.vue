@@ -38,7 +38,7 @@ const emit = defineEmits<{ use: []; hold: [] }>();
       class="hold"
       :aria-pressed="inHand"
       :aria-label="`Take ${mark.name} in hand`"
-      title="Take in hand: add-ons go to it"
+      title="Use this one: add and subtract go to it"
       :data-hold="mark.name"
       @pointerdown.prevent
       @click="emit('hold')"

@@ -166,7 +166,7 @@ describe('keeping', () => {
     await stick.get('form').trigger('submit');
     expect(stick.emitted('keep')).toBeUndefined();
     await field.setValue('LONG');
-    expect(squeezed(stick.get('.over').text())).toBe('long is 9′ 2″ now. Write over it: 2″');
+    expect(squeezed(stick.get('.over').text())).toBe('long is 9′ 2″ now. Replace it: 2″');
     await stick.get('form').trigger('submit');
     expect(stick.emitted('keep')).toEqual([['long']]);
   });
