@@ -99,6 +99,7 @@ const WHY: Readonly<Record<string, string>> = {
   id_unusable: 'something else has its place',
   id_reused: 'it was sent before in other words',
   too_many: 'the job has as many of these as fit',
+  not_yours: 'only the owner of a job can delete it',
   read_only: 'this job is yours to read, not to change',
 };
 /** The parts of a change as they are called on the slate. */

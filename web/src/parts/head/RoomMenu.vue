@@ -1,20 +1,14 @@
 <script setup lang="ts">
-/** The rooms one under the other, each with what it is for; it opens as soon as it is there. */
-import type { DropdownInstance } from 'element-plus';
-import { onKeyStroke } from '@vueuse/core';
+/** The rooms one under the other, each with what it is for. */
 import { Settings2 } from 'lucide-vue-next';
-import { onMounted, ref } from 'vue';
 import { useRoute, useRouter, type LocationQueryRaw } from 'vue-router';
+import HeadMenu from './HeadMenu.vue';
 import { PEOPLE, ROOMS } from './rooms.ts';
 
 const props = defineProps<{ anchor: HTMLElement; query: LocationQueryRaw }>();
 const emit = defineEmits<{ settings: [] }>();
 const router = useRouter();
 const route = useRoute();
-const menu = ref<DropdownInstance>();
-onMounted(() => menu.value?.handleOpen());
-// While it opens, the focus is still on the button.
-onKeyStroke('Escape', () => menu.value?.handleClose());
 
 const SETTINGS = 'settings';
 function go(path: string): void {
@@ -24,38 +18,26 @@ function go(path: string): void {
 </script>
 
 <template>
-  <el-dropdown
-    ref="menu"
-    trigger="click"
-    virtual-triggering
-    :virtual-ref="anchor"
-    placement="bottom-start"
-    max-height="80vh"
-    @command="go"
-  >
-    <template #dropdown>
-      <el-dropdown-menu aria-label="Rooms">
-        <el-dropdown-item
-          v-for="{ path, word, about, icon } in [...ROOMS, PEOPLE]"
-          :key="path"
-          :command="path"
-          :divided="path === '/jobs'"
-          :aria-current="path === route.path"
-          :data-room="path"
-        >
-          <component :is="icon" :size="20" aria-hidden="true" />
-          <span class="said"
-            ><b>{{ word }}</b
-            ><small>{{ about }}</small></span
-          >
-        </el-dropdown-item>
-        <el-dropdown-item :command="SETTINGS" data-room="settings">
-          <Settings2 :size="20" aria-hidden="true" />
-          <span class="said"><b>Settings</b><small>Looks, text size, keys</small></span>
-        </el-dropdown-item>
-      </el-dropdown-menu>
-    </template>
-  </el-dropdown>
+  <HeadMenu :anchor label="Rooms" @choose="go">
+    <el-dropdown-item
+      v-for="{ path, word, about, icon } in [...ROOMS, PEOPLE]"
+      :key="path"
+      :command="path"
+      :divided="path === '/jobs'"
+      :aria-current="path === route.path"
+      :data-room="path"
+    >
+      <component :is="icon" :size="20" aria-hidden="true" />
+      <span class="said"
+        ><b>{{ word }}</b
+        ><small>{{ about }}</small></span
+      >
+    </el-dropdown-item>
+    <el-dropdown-item :command="SETTINGS" data-room="settings">
+      <Settings2 :size="20" aria-hidden="true" />
+      <span class="said"><b>Settings</b><small>Looks, text size, keys</small></span>
+    </el-dropdown-item>
+  </HeadMenu>
 </template>
 
 <style scoped>
