@@ -14,11 +14,12 @@ async function settingOut(shape: string, size: typeof DESKTOP = DESKTOP): Promis
   const bench = await openBench(browser, size);
   await bench.room('/setting-out');
   await bench.click(`[data-shape=${shape}]`);
-  await bench.page.waitForSelector(`[data-shape=${shape}].chosen`);
+  await bench.page.waitForSelector(`[data-shape-now=${shape}]`);
   return bench;
 }
 const give = (bench: Bench, field: string, entry: string) => bench.fill(`[data-field=${field}] input`, entry);
-const reads = (bench: Bench, field: string, size: string) => bench.says(`[data-field=${field}] .size`, size);
+const reads = (bench: Bench, field: string, size: string) =>
+  bench.says(`:is([data-field=${field}], [data-answer=${field}]) .size`, size);
 
 describe('setting out', () => {
   it('draws what it solves as it is written, from marks and lines, and puts results on the slate', async () => {
@@ -32,7 +33,7 @@ describe('setting out', () => {
       all.map((one) => one.textContent.replace(/\s+/g, ' ').trim()),
     );
     expect(drawn).toContain('7′ 4″');
-    await bench.click('[data-field=rise] [data-test=to-slate]');
+    await bench.click('[data-answer=rise] [data-test=to-slate]');
     await bench.page.goBack();
     await bench.page.goBack();
     await bench.page.waitForSelector('[data-line="47"]');

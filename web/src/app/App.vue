@@ -7,11 +7,16 @@ import { comfortPanel } from '../features/comfort/index.ts';
 import { firstQuestion } from '../features/jobs/index.ts';
 import { useComfort } from '../live/comfort.store.ts';
 import { followAddress } from '../live/job-address.ts';
+import { useOwnKeys } from '../live/own-keys.ts';
 import { useJobs } from '../live/use-jobs.ts';
+import { useHand } from '../parts/entry/hand.ts';
 
 const ComfortPanel = defineAsyncComponent(comfortPanel);
+const KeyDock = defineAsyncComponent(() => import('../parts/dock/KeyDock.vue'));
 const FirstQuestion = defineAsyncComponent(firstQuestion);
 const comfort = useComfort();
+const hand = useHand();
+const ownKeys = useOwnKeys();
 const jobs = useJobs();
 const [router, route] = [useRouter(), useRoute()];
 followAddress(router, jobs);
@@ -41,6 +46,7 @@ onMounted(() => {
 
 <template>
   <RouterView />
+  <KeyDock v-if="hand.isInField && ownKeys" />
   <FirstQuestion v-if="jobs.isFirst" />
   <ComfortPanel v-if="comfort.open" @close="comfort.open = false" />
   <component :is="versionNotice" v-if="versionNotice" />

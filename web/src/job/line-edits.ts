@@ -39,18 +39,20 @@ export class LineEdits {
   /**
    * Puts an entry on the slate: at its foot, or above a line.
    * @param undoSays what undoing it is called, where that is more than deleting the line
+   * @returns the number of its line; undefined where nothing landed, or not yet
    */
-  land(entry: string, beforeId?: string, undoSays?: string): void {
+  land(entry: string, beforeId?: string, undoSays?: string): number | undefined {
     const { ground, undoLog } = this.#job;
     if (ground.head === undefined) {
       this.#early.push(() => {
         this.land(entry, beforeId, undoSays);
       });
-      return;
+      return undefined;
     }
-    if (ground.refusesReader()) return;
+    if (ground.refusesReader()) return undefined;
     const line = this.#add(entry, beforeId);
     undoLog.push({ kind: 'delete', lineId: line.id, says: undoSays ?? `Remove ${nameOf(line)}` });
+    return line.number ?? undefined;
   }
 
   /**

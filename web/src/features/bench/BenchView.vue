@@ -10,6 +10,7 @@ import { forDrawing } from '../../ui/drawn.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import { useComfort } from '../../live/comfort.store.ts';
 import { type ReadingChange, type Refusal, nameOf, readBackOf, type WorkedRow } from '../../job/index.ts';
+import { useOwnKeys } from '../../live/own-keys.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
 import { scaleStrip } from '../scale/index.ts';
 import AppHead from '../../parts/head/AppHead.vue';
@@ -56,6 +57,7 @@ const job = useJob();
 const scopeOf = (lineId: string) => job.slate.scope(lineId);
 const usersOf = (lineId: string) => job.lines.usersOf(lineId);
 const canKeepValue = (lineId: string) => job.lines.canKeepValue(lineId);
+const labels = () => job.slate.rows.flatMap(({ line }) => line.label ?? []);
 const hold = (mark: string) => {
   job.marks.takeInHand(mark);
 };
@@ -70,7 +72,7 @@ watch(
 const hand = useHand();
 const { comfort, putAway } = useComfort();
 const isTouch = useMediaQuery('(pointer: coarse)');
-const ownKeys = computed(() => comfort.showKeys && isTouch.value);
+const ownKeys = useOwnKeys();
 
 const { entry, cleared, recall, begin, clear, bringBack } = useBenchEntry(() =>
   workedRows.value.map((row) => row.entry),
@@ -380,6 +382,7 @@ onMounted(async () => {
             :now="entryNow"
             :options
             :marks="job.marks.list"
+            :labels
             :has-last="hasLast"
             :own-keys="ownKeys"
             @land="land"

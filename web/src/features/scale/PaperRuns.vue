@@ -3,6 +3,7 @@
 import { computed, ref } from 'vue';
 import { X } from 'lucide-vue-next';
 import { describeIssue, readSide, reckon, turn, turnedEntry, type DrawingScale, type Quantity } from '@sprell/core';
+import { say } from '../../ui/say.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
 import SizeField from '../../parts/field/SizeField.vue';
@@ -10,6 +11,7 @@ import { useSize } from '../../parts/field/use-size.ts';
 import type { JobScale } from '../../job/index.ts';
 import { useJob } from '../../live/use-jobs.ts';
 import { useKept } from '../../live/use-kept.ts';
+import ResultUses from '../../parts/result/ResultUses.vue';
 import { turnedLabel } from './side-words.ts';
 
 const props = defineProps<{ scale: JobScale & { readonly scale: DrawingScale } }>();
@@ -56,11 +58,17 @@ const problem = computed(() => {
   return issue && describeIssue(issue);
 });
 
+const onSiteName = computed(() => turnedLabel(props.scale, 'site'));
+/** All runs together, on site, as one entry. */
+function totalEntry(): string | undefined {
+  const together = `(${runs.value.map((run) => `(${run})`).join(' + ')})`;
+  return sum.value && turnedEntry(together, sum.value.dimension, props.scale.scale, 'paper', job.style);
+}
+
 /** The runs, their total and what that is on site, each a line of the slate. */
 function putOnSlate(): void {
   if (sum.value === undefined || onSite.value?.ok !== true) return;
   const { dimension } = sum.value;
-  const label = turnedLabel(props.scale, 'site');
   const turned = (number: number | undefined) =>
     turnedEntry(`#${number}`, dimension, props.scale.scale, 'paper', job.style) ?? '';
   const single = runs.value.length === 1;
@@ -70,10 +78,11 @@ function putOnSlate(): void {
       ...(single
         ? []
         : [(landed: readonly number[]) => `on paper, all: sum(#${landed[0]}..#${landed[landed.length - 1]})`]),
-      (landed) => `${label}: ${turned(landed[landed.length - 1])}`,
+      (landed) => `${onSiteName.value}: ${turned(landed[landed.length - 1])}`,
     ],
     `Remove the ${runs.value.length} runs from the slate`,
   );
+  void say(`${runs.value.length} ${single ? 'run is' : 'runs are'} on the slate`);
   runs.value = [];
 }
 </script>
@@ -127,6 +136,12 @@ function putOnSlate(): void {
       </tfoot>
     </table>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <ResultUses
+      v-if="onSite?.ok"
+      :name="onSiteName"
+      :entry="totalEntry"
+      :plain="readSide(onSite.value, 'site', job.style).plain"
+    />
     <div v-if="runs.length > 0" class="actions">
       <PlainButton leading :disabled="onSite?.ok !== true" data-test="runs-to-slate" @click="putOnSlate"
         >Put on the slate</PlainButton

@@ -5,8 +5,11 @@ import { Ruler } from 'lucide-vue-next';
 import type { DrawingScale } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
+import AtHand from '../../parts/field/AtHand.vue';
+import { useAtHand } from '../../parts/field/use-at-hand.ts';
 import AppHead from '../../parts/head/AppHead.vue';
 import type { JobScale, ScaleContent } from '../../job/index.ts';
+import { useOwnKeys } from '../../live/own-keys.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
 import DrawnRule from './DrawnRule.vue';
 import PaperRuns from './PaperRuns.vue';
@@ -18,6 +21,10 @@ const job = useJob();
 onMounted(async () => {
   if (job.head === undefined) await jobs.start();
 });
+
+const use = useAtHand();
+/** They stand above the keys there. */
+const ownKeys = useOwnKeys();
 
 const editing = ref<string>();
 const isAdding = ref(false);
@@ -86,6 +93,7 @@ function write(scaleId: string, content: ScaleContent): void {
         <PlainButton v-else data-test="new-scale" @click="isAdding = true">A new scale</PlainButton>
       </section>
       <div class="work">
+        <AtHand v-if="!ownKeys" class="at-hand" @use="use" />
         <DrawnRule v-if="shown" class="rule" :scale="shown" />
         <PaperRuns v-if="shown" class="half" :scale="shown" />
         <ScaleFits class="half" @use="add" />
@@ -158,6 +166,10 @@ li:last-child {
   gap: 20px 24px;
   padding: 12px 16px 24px;
 }
+.at-hand {
+  padding: 0;
+}
+.at-hand,
 .rule {
   grid-column: 1 / -1;
 }

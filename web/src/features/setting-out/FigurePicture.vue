@@ -10,7 +10,8 @@ import { layOut, WHOLE, wordsWithRoom, type LaidWords, type Look } from './figur
 const props = defineProps<{
   figure: Figure;
   title: string;
-  /** What each size reads, by its field. */
+  /** What each size is called, and reads, by its field. */
+  names: Readonly<Record<string, string>>;
   readings: Readonly<Record<string, string | undefined>>;
   active: string | undefined;
 }>();
@@ -29,7 +30,13 @@ const laid = computed(() =>
 );
 
 const TYPE = 18;
-const textOf = ({ text, field }: LaidWords) => text ?? props.readings[field ?? ''];
+/** An angle has no room for its name between its sides, unless it is the one that is looked at. */
+function nameOf({ field, isAngle }: LaidWords): string {
+  const isNamed = !isAngle || field === props.active || props.readings[field ?? ''] === undefined;
+  return isNamed ? (props.names[field ?? ''] ?? '') : '';
+}
+const readingOf = ({ text, field }: LaidWords) => text ?? props.readings[field ?? ''] ?? '';
+const textOf = (one: LaidWords) => [nameOf(one), readingOf(one)].filter((piece) => piece !== '').join(' ');
 const words = computed(() => wordsWithRoom(laid.value.words, textOf, TYPE, props.active));
 
 const ZOOM_STEP = 1.4;
@@ -104,7 +111,8 @@ function release(event: PointerEvent): void {
         tabindex="-1"
         @click="one.field !== undefined && emit('pick', one.field)"
       >
-        <SizeText :text="textOf(one) ?? ''" />
+        <span v-if="nameOf(one)" class="name">{{ nameOf(one) }}</span>
+        <SizeText v-if="readingOf(one)" :text="readingOf(one)" />
       </button>
     </div>
     <div class="zoom" :class="{ whole: look.zoom === 1 }">
@@ -181,6 +189,15 @@ path.size.active {
     0 0 3px var(--board),
     0 0 3px var(--board);
   cursor: pointer;
+}
+.name {
+  margin-right: 0.35em;
+  color: var(--ink-soft);
+  font-size: 14px;
+  font-weight: 500;
+}
+.words.active .name {
+  color: inherit;
 }
 .words.middle {
   transform: translate(-50%, -85%);

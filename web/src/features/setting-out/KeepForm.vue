@@ -37,7 +37,7 @@ function submit(): void {
       class="name"
       maxlength="120"
       autocomplete="off"
-      placeholder="gable, north side"
+      placeholder="north gable"
       data-test="set-out-name"
     />
     <div class="actions">
@@ -47,7 +47,7 @@ function submit(): void {
         leading
         :disabled="isEmpty || name.trim() === ''"
         data-test="keep-set-out"
-        >Keep in the job</PlainButton
+        >Save in the job</PlainButton
       >
       <template v-else>
         <PlainButton
@@ -55,13 +55,13 @@ function submit(): void {
           leading
           :disabled="name.trim() === '' || (!isChanged && name.trim() === opened.name)"
           data-test="write-set-out"
-          >Keep changes</PlainButton
+          >Save changes</PlainButton
         >
         <PlainButton
           :disabled="name.trim() === '' || (!isChanged && name.trim() === opened.name)"
           data-test="keep-another"
           @click="emit('keep', name)"
-          >As another</PlainButton
+          >Save a copy</PlainButton
         >
         <PlainButton data-test="remove-set-out" @click="emit('remove')">Delete</PlainButton>
       </template>

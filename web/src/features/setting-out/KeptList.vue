@@ -28,7 +28,7 @@ const cards = computed(() => {
 
 <template>
   <nav v-if="cards.length > 0" ref="list" class="kept" aria-label="Saved in this job">
-    <span class="word">In this job</span>
+    <span class="word">Saved here</span>
     <button
       v-for="{ setOut, figure } in cards"
       :key="setOut.id"
@@ -52,8 +52,6 @@ const cards = computed(() => {
   gap: 6px;
   padding: 6px 16px;
   overflow-x: auto;
-  border-bottom: 1px solid var(--groove);
-  background: var(--board);
 }
 .word {
   flex: 0 0 auto;

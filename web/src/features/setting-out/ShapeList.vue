@@ -7,6 +7,7 @@ import { PICTURES } from './samples.ts';
 import { useShowChosen } from './show-chosen.ts';
 
 const props = defineProps<{ chosen: string }>();
+const emit = defineEmits<{ choose: [] }>();
 
 const list = ref<HTMLElement>();
 useShowChosen(list, () => props.chosen);
@@ -25,6 +26,7 @@ const cards = SOLVERS.map(({ id, title, short = title }) => ({ id, title, short,
       :aria-current="card.id === chosen ? 'page' : undefined"
       :data-shape="card.id"
       :title="card.title"
+      @click="emit('choose')"
     >
       <FigureThumb :figure="card.figure" :width="44" :height="34" />
       <span>{{ card.short }}</span>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 /** Where the members are marked from one end, and what comes of stepping the rounded gap off instead. */
 import { computed } from 'vue';
-import { driftOf, kindOf, readQuantity, reckon, runningMarks, type Answer, type Edge, type Ends } from '@sprell/core';
+import { driftOf, kindOf, reckon, runningMarks, type Answer, type Edge, type Ends } from '@sprell/core';
 import ChoiceBar from '../../ui/ChoiceBar.vue';
 import SizeText from '../../ui/SizeText.vue';
 import SizeField from '../../parts/field/SizeField.vue';
 import { useJob } from '../../live/use-jobs.ts';
+import PlacesList from './PlacesList.vue';
 import DriftChart from './DriftChart.vue';
 import { driftWords } from './drift-words.ts';
 
@@ -26,12 +27,7 @@ const back = computed(() => {
 });
 
 const marks = computed(() => runningMarks(props.answer, props.ends, edge.value, job.style, back.value));
-const rows = computed(() =>
-  marks.value.map(({ number, at }) => ({
-    number,
-    reading: readQuantity(at, job.style),
-  })),
-);
+const rows = computed(() => marks.value.map(({ number, at }) => ({ number, size: at })));
 const drift = computed(() => driftOf(marks.value, job.style));
 const words = computed(() => driftWords(drift.value, job.style));
 </script>
@@ -43,13 +39,7 @@ const words = computed(() => driftWords(drift.value, job.style));
       <ChoiceBar v-model="edge" label="What is marked" :choices="EDGES" test="edge" />
       <SizeField v-model="setBack" class="back" label="Set back by" placeholder="nothing" />
     </div>
-    <ol class="places">
-      <li v-for="row in rows" :key="row.number">
-        <span class="number">{{ row.number }}</span>
-        <SizeText class="size" :text="row.reading.text" />
-        <span class="rounding">{{ row.reading.rounding === 'exact' ? '' : row.reading.rounding }}</span>
-      </li>
-    </ol>
+    <PlacesList name="mark" :rows />
     <p class="drift" role="status" data-test="drift"><SizeText :text="words" /></p>
     <DriftChart v-if="drift.some(({ reading }) => reading !== undefined)" :drift />
   </section>

@@ -19,6 +19,8 @@ export interface LaidWords {
   /** The size whose reading stands here, or undefined for words of the figure itself. */
   readonly field: string | undefined;
   readonly text: string | undefined;
+  /** It stands between the two sides of an angle. */
+  readonly isAngle?: boolean;
 }
 
 /** Where the picture is looked at: `zoom` times as large as it fits, moved by pixels. */
@@ -184,5 +186,12 @@ function layAngle(
   const arc = Array.from({ length: 33 }, (_, n) => on(part.from + (open * n) / 32, radius));
   lines.push(lineThrough(arc, 'size', part.field));
   const place = on(middle, reach);
-  words.push({ x: place.x, y: place.y + HALF_TYPE, anchor: 'middle', field: part.field, text: undefined });
+  words.push({
+    x: place.x,
+    y: place.y + HALF_TYPE,
+    anchor: 'middle',
+    field: part.field,
+    text: undefined,
+    isAngle: true,
+  });
 }

@@ -1,4 +1,4 @@
-const MORE = ['', '', 'Two', 'Three', 'Four', 'Five', 'Six'];
+const MORE = ['', '', 'two', 'three', 'four', 'five', 'six'];
 
 /** What is still missing, in a sentence; undefined where nothing is. */
 export function wantedWords(
@@ -8,8 +8,8 @@ export function wantedWords(
   const [first] = wanted;
   if (first === undefined) return undefined;
   const titles = [...new Set(wanted.flat())].map(titleOf);
-  if (first.length === 1) return `One more and it is solved: ${either(titles)}.`;
-  return `${MORE[first.length] ?? 'These'} more solve it, of: ${titles.join(', ')}.`;
+  if (first.length === 1) return `Enter one more: ${either(titles)}.`;
+  return `Enter ${MORE[first.length] ?? first.length} more of: ${titles.join(', ')}.`;
 }
 
 function either(titles: readonly string[]): string {

@@ -3,14 +3,18 @@
 import type { InputInstance } from 'element-plus';
 import { computed, nextTick, ref, watch } from 'vue';
 import { Hand } from 'lucide-vue-next';
-import { nameIssue } from '@sprell/core';
+import { nameIssue, readQuantity } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
 import QuestionDialog from '../../ui/QuestionDialog.vue';
 import SizeText from '../../ui/SizeText.vue';
 import TextField from '../../ui/TextField.vue';
 import SizeField from '../../parts/field/SizeField.vue';
+import AtHand from '../../parts/field/AtHand.vue';
+import { useAtHand } from '../../parts/field/use-at-hand.ts';
+import ResultUses from '../../parts/result/ResultUses.vue';
 import { useSize } from '../../parts/field/use-size.ts';
 import IssueText from '../../parts/field/IssueText.vue';
+import { useOwnKeys } from '../../live/own-keys.ts';
 import { useJob } from '../../live/use-jobs.ts';
 import { MarkStories, type MarkStory } from '../../job/mark-story.ts';
 import LedgerRow from './LedgerRow.vue';
@@ -21,8 +25,13 @@ const emit = defineEmits<{ use: [name: string]; renamed: [name: string]; removed
 const job = useJob();
 const stories = new MarkStories(job);
 const name = computed(() => props.story.mark.name);
+const plain = computed(() => props.story.mark.quantity && readQuantity(props.story.mark.quantity, job.style).plain);
 const isHeld = computed(() => job.marks.inHand?.name === name.value);
 const now = Date.now();
+
+const use = useAtHand();
+/** They stand above the keys there. */
+const ownKeys = useOwnKeys();
 
 const newName = ref<string>();
 const isRemoving = ref(false);
@@ -129,6 +138,7 @@ const usedBy = computed(() => props.story.usedBy.join(', '));
     </header>
     <p class="value" :class="{ wrong: story.mark.problem }" data-test="mark-value">
       <SizeText :text="story.mark.reading" />
+      <ResultUses v-if="story.mark.quantity" :name :entry="() => name" :plain />
     </p>
     <p v-if="story.mark.problem" class="problem" role="alert">{{ story.mark.problem }}</p>
 
@@ -163,6 +173,7 @@ const usedBy = computed(() => props.story.usedBy.join(', '));
 
     <div class="post">
       <SizeField v-model="posting" label="Add, subtract or replace" placeholder="any size or sum" @enter="post('+=')" />
+      <AtHand v-if="!ownKeys" class="at-hand" @use="use" />
       <div class="actions">
         <PlainButton :disabled="!amount || unlike" data-test="post-on" @click="post('+=')">+ add</PlainButton>
         <PlainButton :disabled="!amount || unlike" data-test="post-off" @click="post('-=')">− subtract</PlainButton>
@@ -245,6 +256,10 @@ h3 {
   border-bottom: 1px solid var(--ink);
 }
 .value {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
   margin: 0;
   font: 600 44px/1.1 var(--figures);
 }
@@ -271,6 +286,9 @@ h3 {
 .actions [aria-pressed='true'] {
   border-color: var(--chalk);
   color: var(--chalk);
+}
+.at-hand {
+  padding: 0;
 }
 .post {
   display: flex;

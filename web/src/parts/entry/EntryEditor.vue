@@ -54,6 +54,7 @@ function put({ text, from, to }: EntryText): void {
 }
 
 const handle: EntryHandle = {
+  read: current,
   apply: (change) => put(change(current())),
   enter: () => emit('land'),
   undo: () => view !== undefined && view.state.doc.length > 0 && undoTyping?.(view) === true,
@@ -169,7 +170,7 @@ onMounted(() => {
   void behindLines(() => import('./editor-extras.ts')).then((loaded) => {
     undoTyping = loaded.undoTyping;
     if (!view) return;
-    view.dispatch({ effects: extras.reconfigure(loaded.editorExtras(() => props.marks)) });
+    view.dispatch({ effects: extras.reconfigure(loaded.editorExtras(() => props.marks, props.labels)) });
     loaded.suggestForTyped(view);
   });
 });

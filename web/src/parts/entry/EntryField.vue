@@ -25,6 +25,8 @@ const props = defineProps<{
   /** What it was worked out in. */
   options: () => ReckonOptions;
   marks: readonly NamedMark[];
+  /** Labels of the slate, to be given again. */
+  labels?: () => readonly string[];
   hasLast: boolean;
   ownKeys: boolean;
   /** Editing a line of the slate rather than writing a new one. */
@@ -46,12 +48,14 @@ onMounted(async () => {
   if (soFar) editor.value?.goOn(soFar);
 });
 const written = computed(() => editor.value ?? plain.value);
+const noLabels = () => [];
 /** The props and events of both. */
 const line = computed(() => ({
   text: props.text,
   label: props.label,
   hint: '9′ 7 ¼″ + 2′ 9 ⅜″',
   marks: props.marks,
+  labels: props.labels ?? noLabels,
   hasLast: props.hasLast,
   describedBy: issue.value && messageId,
   wrong: wrong.value,

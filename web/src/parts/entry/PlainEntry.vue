@@ -4,9 +4,10 @@
  * all script of the first screen, and on a slow network an entry can be begun a good second before it has come.
  */
 import { onBeforeUnmount, onMounted, ref } from 'vue';
-import { backspace, insert, operator, operatorOf, type EntryText } from './edits.ts';
+import { backspace, insert, operator, operatorOf } from './edits.ts';
 import type { EntryEditorProps, WrittenSoFar } from './entry-line.ts';
-import { useHand, type EntryHandle } from './hand.ts';
+import { useHand } from './hand.ts';
+import { plainHandle } from './plain-handle.ts';
 
 const props = defineProps<EntryEditorProps>();
 const emit = defineEmits<{ land: []; cancel: []; recall: [by: -1 | 1] }>();
@@ -14,38 +15,15 @@ const model = props.text;
 
 const input = ref<HTMLInputElement>();
 const hand = useHand();
-/** The text before each change, for undo. */
-const before: string[] = [];
 let composing: Promise<void> | undefined;
 let composed: () => void = () => undefined;
 
-function current(): EntryText {
-  const { value = '', selectionStart, selectionEnd } = input.value ?? {};
-  return { text: value, from: selectionStart ?? value.length, to: selectionEnd ?? value.length };
-}
-
-function put({ text, from, to }: EntryText): void {
-  if (!input.value) return;
-  write(text);
-  input.value.value = text;
-  input.value.setSelectionRange(from, to);
-}
-function write(text: string): void {
-  before.push(model.value);
-  model.value = text;
-}
-
-const handle: EntryHandle = {
-  apply: (change) => put(change(current())),
+const { typed: write, ...handle } = plainHandle({
+  input: () => input.value,
+  now: () => model.value,
+  write: (text) => (model.value = text),
   enter: () => emit('land'),
-  undo: () => {
-    const text = model.value === '' ? undefined : before.pop();
-    if (text === undefined) return false;
-    model.value = text;
-    return true;
-  },
-  focus: () => input.value?.focus(),
-};
+});
 
 function typed(event: Event): void {
   write((event.target as HTMLInputElement).value);
@@ -55,7 +33,7 @@ function beforeTyped(event: InputEvent): void {
   const sign = operatorOf(event.data ?? '');
   if (sign === undefined || !props.hasLast || model.value !== '') return;
   event.preventDefault();
-  put(operator(current(), sign, true));
+  handle.apply((entry) => operator(entry, sign, true));
 }
 
 /** One line: what is pasted of several is joined. */
@@ -63,14 +41,14 @@ function paste(event: ClipboardEvent): void {
   const text = event.clipboardData?.getData('text/plain') ?? '';
   if (!text.includes('\n')) return;
   event.preventDefault();
-  put(insert(current(), text.replace(/\s*\n\s*/gu, ' ').trim()));
+  handle.apply((entry) => insert(entry, text.replace(/\s*\n\s*/gu, ' ').trim()));
 }
 
 function takeBack(event: KeyboardEvent): void {
-  const entry = current();
+  const entry = handle.read();
   if (!/^last ?[+−×÷^] ?$/u.test(entry.text) || entry.from !== entry.text.length) return;
   event.preventDefault();
-  put(backspace(entry));
+  handle.apply(backspace);
 }
 
 function beginComposing(): void {
@@ -91,12 +69,12 @@ onBeforeUnmount(() => {
 /** What the editor goes on from; not in the middle of a letter that is put together by several keys. */
 async function handOver(): Promise<WrittenSoFar> {
   await composing;
-  const { from, to } = current();
+  const { from, to } = handle.read();
   return { from, to, isFocused: document.activeElement === input.value };
 }
 
 defineExpose({
-  focus: () => input.value?.focus(),
+  focus: handle.focus,
   take: () => hand.take(handle, props.isBenchs),
   moved: () => undefined,
   handOver,

@@ -11,7 +11,7 @@ import { history, historyKeymap, redo, standardKeymap, undo } from '@codemirror/
 import { Prec, type Extension } from '@codemirror/state';
 import { keymap, tooltips, type Command, type EditorView } from '@codemirror/view';
 import { sizeNode } from '../../ui/size-pieces.ts';
-import { suggest, type NamedMark, type Suggestion } from './suggestions.ts';
+import { suggest, suggestNames, type NamedMark, type Suggestion } from './suggestions.ts';
 
 const isOpen: (command: Command) => Command = (command) => (editor) =>
   completionStatus(editor.state) === 'active' && command(editor);
@@ -31,7 +31,7 @@ export function suggestForTyped(editor: EditorView): void {
   if (editor.hasFocus && /\p{L}\w*$/u.test(doc.sliceString(0, selection.main.head))) startCompletion(editor);
 }
 
-export function editorExtras(marks: () => readonly NamedMark[]): Extension {
+export function editorExtras(marks: () => readonly NamedMark[], labels: () => readonly string[]): Extension {
   return [
     Prec.highest(
       keymap.of([
@@ -54,7 +54,7 @@ export function editorExtras(marks: () => readonly NamedMark[]): Extension {
     // Out of the room of the editor, and over all that stands around it.
     tooltips({ parent: document.body }),
     autocompletion({
-      override: [suggest(marks)],
+      override: [suggest(marks), suggestNames(labels)],
       defaultKeymap: false,
       selectOnOpen: false,
       interactionDelay: 0,

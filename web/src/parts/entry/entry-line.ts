@@ -10,6 +10,8 @@ export interface EntryEditorProps {
   hint: string;
   /** Marks that may be named. */
   marks: readonly NamedMark[];
+  /** Labels of the slate, to be given again. */
+  labels: () => readonly string[];
   /** There is a result for an operator in an empty entry to go on from. */
   hasLast: boolean;
   /** Id of the element that says what is wrong, while something is. */

@@ -1,9 +1,11 @@
 import { defineStore } from 'pinia';
-import { shallowRef } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import type { EntryText } from './edits.ts';
 
 /** What a key can do to an entry. */
 export interface EntryHandle {
+  /** What is written, and where the cursor is. */
+  read(): EntryText;
   /** Changes the text, and puts the cursor where the change says. */
   apply(change: (entry: EntryText) => EntryText): void;
   /** Lands the entry, or keeps the line being edited. */
@@ -13,10 +15,30 @@ export interface EntryHandle {
   focus(): void;
 }
 
+/** What a field of a room says of itself, for who sees the keys and not the field. */
+export interface FieldWords {
+  readonly label: string;
+  /** What it comes to. */
+  readonly reading: string | undefined;
+  /** What is wrong with it. */
+  readonly problem: string | undefined;
+}
+
+/** A field of a room that takes a size. */
+export interface FieldHandle extends EntryHandle {
+  words(): FieldWords;
+}
+
 /** The entry that the keys write to: the one that was touched last, and the bench's own when that one goes. */
 export const useHand = defineStore('hand', () => {
   const own = shallowRef<EntryHandle>();
   const active = shallowRef<EntryHandle>();
+  /** The field of a room that was touched last. */
+  const field = shallowRef<FieldHandle>();
+  /** The cursor stands in that field. */
+  const isInField = ref(false);
+  /** Counts what the keys did: an entry does not say by itself that its cursor moved. */
+  const touches = ref(0);
 
   function take(handle: EntryHandle, isBenchs: boolean): void {
     if (isBenchs) own.value = handle;
@@ -26,11 +48,32 @@ export const useHand = defineStore('hand', () => {
   function drop(handle: EntryHandle): void {
     if (own.value === handle) own.value = undefined;
     if (active.value === handle) active.value = own.value;
+    if (field.value === handle) {
+      field.value = undefined;
+      isInField.value = false;
+    }
+  }
+
+  function enterField(handle: FieldHandle): void {
+    take(handle, false);
+    field.value = handle;
+    isInField.value = true;
+  }
+
+  function leaveField(handle: FieldHandle): void {
+    if (field.value === handle) isInField.value = false;
   }
 
   function apply(change: (entry: EntryText) => EntryText): void {
     active.value?.apply(change);
+    touches.value += 1;
   }
 
-  return { active, take, drop, apply };
+  /** What stands in the entry that the keys write to. */
+  const entry = computed((): EntryText => {
+    void touches.value;
+    return active.value?.read() ?? { text: '', from: 0, to: 0 };
+  });
+
+  return { active, field, isInField, take, drop, enterField, leaveField, apply, entry };
 });

@@ -33,21 +33,59 @@ const words: readonly Completion[] = [
   { label: 'pi', info: 'π, exact until it is read', type: 'word' },
 ];
 
+/** All that a word may become: marks first. */
+export function allNames(marks: readonly NamedMark[]): readonly Suggestion[] {
+  const named = marks.map(({ name, reading }): Suggestion => ({
+    label: name,
+    reading,
+    info: 'a mark of this job',
+    type: 'mark',
+    boost: 2,
+  }));
+  return [...named, ...functions, ...units, ...words];
+}
+
+/** What the word at the cursor may be as a name for what is being written: a label, of old or new, or a mark. */
+export function namings(text: string, from: number, labels: readonly string[]): readonly Suggestion[] {
+  const said = text.slice(0, from);
+  // A label or a new mark stands at the very front.
+  if (!/^\s*\p{L}[\p{L}\p{N}_ ]*$/u.test(said)) return [];
+  const typed = said.trim();
+  const begun = [...new Set(labels)].filter((label) => label.toLowerCase().startsWith(typed.toLowerCase()));
+  const label = (words: string, boost: number): Suggestion => ({
+    label: `${words}:`,
+    apply: `${words}: `,
+    info: 'a label for this line',
+    type: 'label',
+    boost,
+  });
+  const isName = /^\p{L}[\p{L}\p{N}_]*$/u.test(typed);
+  return [
+    ...begun.slice(0, MOST_LABELS).map((words) => label(words, 1)),
+    ...(begun.some((words) => words === typed) ? [] : [label(typed, -1)]),
+    ...(isName
+      ? [{ label: `${typed} =`, apply: `${typed} = `, info: 'stores it as a mark', type: 'mark', boost: -1 }]
+      : []),
+  ];
+}
+const MOST_LABELS = 4;
+
 /** Suggestions for the word at the cursor. A unit that is written out whole needs none. */
 export function suggest(marks: () => readonly NamedMark[]) {
   return (context: CompletionContext): CompletionResult | null => {
     const word = context.matchBefore(/\p{L}[\p{L}\p{N}_]*/u);
     if (!word && !context.explicit) return null;
-    const named = marks().map(({ name, reading }): Suggestion => ({
-      label: name,
-      reading,
-      info: 'a mark of this job',
-      type: 'mark',
-      boost: 2,
-    }));
     const typed = word?.text.toLowerCase() ?? '';
-    const all = [...named, ...functions, ...units, ...words];
+    const all = allNames(marks());
     if (typed !== '' && all.some(({ label }) => label.toLowerCase() === typed) && typed.length <= 2) return null;
     return { from: word?.from ?? context.pos, options: all, validFor: /^[\p{L}\p{N}_]*$/u };
+  };
+}
+
+/** Suggestions of a label or a new mark for what begins the entry. */
+export function suggestNames(labels: () => readonly string[]) {
+  return (context: CompletionContext): CompletionResult | null => {
+    const options = namings(context.state.doc.toString(), context.pos, labels());
+    return options.length === 0 ? null : { from: 0, options, filter: false };
   };
 }

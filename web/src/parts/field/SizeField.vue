@@ -1,10 +1,11 @@
 <script setup lang="ts">
 /** A field that takes any entry: a size, a sum, marks and lines. It says what that comes to, and mends it at a touch. */
 import { computed, useId } from 'vue';
-import { readSide, type Issue, type Side } from '@sprell/core';
+import { describeIssue, readSide, type Issue, type Side } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
 import { useJob } from '../../live/use-jobs.ts';
 import IssueText from './IssueText.vue';
+import SizeInput from './SizeInput.vue';
 import { useSize } from './use-size.ts';
 
 const props = defineProps<{
@@ -30,18 +31,15 @@ const wrong = computed(() => found.value ?? props.issue);
 <template>
   <div class="field">
     <label :for="inputId">{{ label }}</label>
-    <el-input
+    <SizeInput
       :id="inputId"
       v-model="text"
-      autocapitalize="off"
-      autocomplete="off"
-      spellcheck="false"
-      enterkeyhint="done"
-      maxlength="500"
+      :label
+      :reading="reading?.text"
+      :problem="wrong && describeIssue(wrong)"
       :placeholder
-      :aria-invalid="wrong !== undefined"
       :aria-describedby="saysId"
-      @keydown.enter.prevent="emit('enter')"
+      @enter="emit('enter')"
     />
     <p :id="saysId" class="says">
       <IssueText v-if="wrong" :issue="wrong" @mend="(fix) => (text = fix.entry)" />

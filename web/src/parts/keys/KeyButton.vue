@@ -63,6 +63,11 @@ const emit = defineEmits<{ press: [] }>();
   font-family: var(--words);
   font-size: 16px;
 }
+@media (max-width: 360px) {
+  .word {
+    font-size: 14px;
+  }
+}
 .enter {
   background: var(--chalk);
   border-color: var(--chalk-deep);

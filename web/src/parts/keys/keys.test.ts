@@ -13,6 +13,7 @@ function anEntry() {
   const landed: string[] = [];
   useHand().take(
     {
+      read: () => entry,
       apply: (change) => (entry = change(entry)),
       enter: () => landed.push(entry.text),
       undo: () => false,
@@ -46,6 +47,31 @@ describe('the keys', () => {
     for (const face of ['1', '2', '′', '÷', '(', '3', '.', '5', ')', 'enter'])
       await keys.get(`[data-key="${face}"]`).trigger('click');
     expect(entry.landed).toEqual(['12′ ÷ (3.5)']);
+  });
+
+  it('have letters in the place of the digits, with one capital and the way back', async () => {
+    const entry = anEntry();
+    const keys = theKeys();
+    await keys.get('[data-key=abc]').trigger('click');
+    await vi.waitUntil(() => keys.find('[data-key=q]').exists(), { timeout: 20_000 });
+    expect(keys.find('[data-key="1"]').exists()).toBe(false);
+    await keys.get('[data-key=capital]').trigger('click');
+    for (const face of ['T', 'o', 'p', 'space', 'x', 'back', ':'])
+      await keys.get(`[data-key="${face}"]`).trigger('click');
+    await keys.get('[data-key=digits]').trigger('click');
+    await keys.get('[data-key="7"]').trigger('click');
+    await keys.get('[data-key=enter]').trigger('click');
+    expect(entry.landed).toEqual(['Top : 7']);
+  });
+
+  it('offer the rest of a word above the letters', async () => {
+    const entry = anEntry();
+    const keys = theKeys();
+    await keys.get('[data-key=abc]').trigger('click');
+    await vi.waitUntil(() => keys.find('[data-key=h]').exists(), { timeout: 20_000 });
+    for (const face of ['h', 'y']) await keys.get(`[data-key=${face}]`).trigger('click');
+    await keys.get('[data-offer=hyp]').trigger('click');
+    expect(entry.text()).toBe('hyp(');
   });
 
   it('have powers, roots and the rest behind one more touch, and come back by themselves', async () => {

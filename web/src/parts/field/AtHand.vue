@@ -1,0 +1,107 @@
+<script setup lang="ts">
+/** What the bench has in hand, the story stick and the last lines of the slate: a touch writes one into a field. */
+import { computed, ref } from 'vue';
+import SizeText from '../../ui/SizeText.vue';
+import { useJob } from '../../live/use-jobs.ts';
+import { nameOf, sizeWords } from '../../job/index.ts';
+import { writtenDown } from '../entry/written-down.ts';
+import { useSize } from './use-size.ts';
+
+const emit = defineEmits<{ use: [entry: string] }>();
+const job = useJob();
+
+const LAST = 8;
+const lines = computed(() =>
+  job.slate.rows
+    .flatMap((row) => (row.kind === 'worked' && row.worked.result.ok ? [row] : []))
+    .slice(-LAST)
+    .reverse()
+    .map(({ line, worked }) => ({
+      entry: `#${line.number}`,
+      title: nameOf(line),
+      name: `#${line.number} ${line.label ?? ''}`,
+      reading: sizeWords(worked.result, job.style),
+      kind: 'line',
+    })),
+);
+const marks = computed(() =>
+  job.marks.list
+    .filter(({ quantity }) => quantity !== undefined)
+    .map(({ name, reading }) => ({ entry: name, title: name, name, reading, kind: 'mark' })),
+);
+/** What stands unfinished in the entry of the bench goes along as it is. */
+const onBench = ref(writtenDown());
+const { quantity, reckoned } = useSize(onBench);
+const begun = computed(() => {
+  const now = reckoned.value;
+  const entry = now?.parsed.entry;
+  if (!now || quantity.value === undefined || !entry || entry.assignment !== undefined) return [];
+  const sum = onBench.value.slice(entry.expr.start, entry.expr.end);
+  const reading = now.reading?.text ?? '';
+  return [{ entry: `(${sum})`, title: 'The entry on the bench', name: 'on the bench', reading, kind: 'bench' }];
+});
+const all = computed(() => [...begun.value, ...marks.value, ...lines.value]);
+</script>
+
+<template>
+  <div v-if="all.length > 0" class="hand" role="group" aria-label="From the bench">
+    <button
+      v-for="one in all"
+      :key="one.entry"
+      type="button"
+      :class="one.kind"
+      :title="one.title"
+      :data-at-hand="one.entry"
+      @pointerdown.prevent
+      @click="emit('use', one.entry)"
+    >
+      <span class="name">{{ one.name }}</span> <SizeText class="size" :text="one.reading" />
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.hand {
+  display: flex;
+  gap: 6px;
+  padding: 8px 16px;
+  overflow-x: auto;
+}
+button {
+  display: inline-flex;
+  flex: 0 0 auto;
+  align-items: center;
+  gap: 8px;
+  min-height: 44px;
+  padding: 0 10px;
+  border: 1px solid var(--groove);
+  border-radius: 3px;
+  background: var(--board);
+  color: var(--ink);
+  font-size: 16px;
+  cursor: pointer;
+}
+.mark {
+  background: var(--tape);
+}
+.bench {
+  border-color: var(--chalk);
+  background: var(--chalk-wash);
+}
+.name {
+  max-width: 150px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  color: var(--ink-soft);
+  font-size: 15px;
+}
+.size {
+  font-family: var(--figures);
+  font-weight: 600;
+  white-space: nowrap;
+}
+.mark .name {
+  color: var(--ink);
+}
+</style>

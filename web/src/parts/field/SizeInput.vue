@@ -1,0 +1,58 @@
+<script setup lang="ts">
+/** The bare field of a size, in which the keys write too. What it comes to, and what is wrong, is its owner's to show. */
+import type { InputInstance } from 'element-plus';
+import { onBeforeUnmount, ref } from 'vue';
+import { useOwnKeys } from '../../live/own-keys.ts';
+import { useHand, type FieldHandle } from '../entry/hand.ts';
+import { plainHandle } from '../entry/plain-handle.ts';
+
+const props = defineProps<{
+  label: string;
+  /** What it comes to. */
+  reading: string | undefined;
+  /** What is wrong with it. */
+  problem: string | undefined;
+}>();
+const text = defineModel<string>({ required: true });
+const emit = defineEmits<{ enter: []; focus: [] }>();
+
+const field = ref<InputInstance>();
+const hand = useHand();
+const ownKeys = useOwnKeys();
+const { typed, ...keyed } = plainHandle({
+  input: () => field.value?.input,
+  now: () => text.value,
+  write: (written) => (text.value = written),
+  enter: () => emit('enter'),
+});
+const handle: FieldHandle = {
+  ...keyed,
+  words: () => ({ label: props.label, reading: props.reading, problem: props.problem }),
+};
+function enter(): void {
+  hand.enterField(handle);
+  emit('focus');
+}
+onBeforeUnmount(() => hand.drop(handle));
+
+defineExpose({ focus: handle.focus });
+</script>
+
+<template>
+  <el-input
+    ref="field"
+    :model-value="text"
+    autocapitalize="off"
+    autocomplete="off"
+    spellcheck="false"
+    enterkeyhint="next"
+    maxlength="500"
+    data-size-input
+    :inputmode="ownKeys ? 'none' : 'text'"
+    :aria-invalid="problem !== undefined"
+    @update:model-value="typed"
+    @focus="enter"
+    @blur="hand.leaveField(handle)"
+    @keydown.enter.prevent="emit('enter')"
+  />
+</template>
