@@ -24,6 +24,8 @@ describe('the bounds of a body', () => {
 
   it('count nothing of what stands in a text', () => {
     const texts = [nested(50), ',,,'.repeat(50_000), '\\"[[[[[[[[[[[[[[[', '\\\\', '"', '\\'];
+    // Behind an empty text too.
+    expect(isBounded(bytes(JSON.stringify({ note: '', text: nested(50) })))).toBe(true);
     for (const text of texts) expect(isBounded(bytes(JSON.stringify({ text, more: [text] })))).toBe(true);
   });
 

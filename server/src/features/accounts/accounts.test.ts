@@ -125,6 +125,16 @@ describe('signing in', () => {
     await test.browser().get('/api/account').set('Cookie', before).expect(401);
   });
 
+  it('is written once a day, and not at every request', async () => {
+    const { browser } = await test.guest();
+    const written = async () =>
+      (await test.database.pool.query<{ xmin: string }>('select xmin::text from session order by 1')).rows;
+    await browser.get('/api/jobs').expect(200);
+    const before = await written();
+    for (let n = 0; n < 3; n += 1) await browser.get('/api/jobs').expect(200);
+    expect(await written()).toEqual(before);
+  });
+
   it('ends here, or everywhere at once', async () => {
     const { browser, email } = await claimed(test);
     const [second, third] = [test.browser(), test.browser()];
@@ -247,6 +257,11 @@ describe('a code for another device', () => {
   it('is too old after a quarter of an hour', async () => {
     const guest = await test.guest();
     const { body } = await guest.browser.post('/api/account/code').send({});
+    const { rows } = await test.database.pool.query<{ minutes: string }>(
+      `select extract(epoch from max(expires_at) - now()) / 60 as minutes from one_time_code where account_id = $1`,
+      [guest.accountId],
+    );
+    expect(Math.ceil(Number(rows[0]?.minutes))).toBe(15);
     await test.database.pool.query(`update one_time_code set expires_at = now() - interval '1 second'`);
     await test
       .browser()

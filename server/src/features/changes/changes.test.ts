@@ -272,6 +272,18 @@ describe('the one path for writes', () => {
     await me.browser.post(path).send({ changes, history }).expect(200);
   });
 
+  it('takes one thing that two devices send again as one, unless they say different things of it', async () => {
+    const scale = aScale();
+    await send([scale]);
+    const again = { ...scale, id: uuidv7() };
+    const other = { ...scale, id: uuidv7(), content: { ...scale.content, site: `31'` } };
+    const { body } = await send([again, other]);
+    expect(body.results).toMatchObject([
+      { status: 'thing', thing: { revision: 1 } },
+      { status: 'thing.conflict', thing: { site: scale.content.site } },
+    ]);
+  });
+
   it('keeps setting-outs the same way, field by field, and mixes nothing up with scales', async () => {
     const setOutId = uuidv7();
     const gable = { name: 'Gable', shape: 'right-triangle', answer: '', fields: ['rise', 'run'], entries: [`5'`, ''] };

@@ -151,9 +151,18 @@ describe('the stream of a job', () => {
     await stream.next(1);
     await send(owner, aLine(1));
     await stream.next(2);
+    const listening = async () =>
+      (
+        await test.database.pool.query(
+          `select 1 from pg_stat_activity where datname = current_database() and query ilike 'listen%'`,
+        )
+      ).rowCount;
+    const before = (await listening()) ?? 0;
     await feed.close();
     await stream.ended;
     expect(stream.said).toEqual([1, 2]);
+    // No connection stays behind.
+    await vi.waitFor(async () => expect(await listening()).toBe(before - 1));
     second.close();
   });
 
