@@ -32,7 +32,7 @@ describe('setting out', () => {
     const drawn = await bench.page.$$eval('.figure .words', (all) =>
       all.map((one) => one.textContent.replace(/\s+/g, ' ').trim()),
     );
-    expect(drawn).toContain('7′ 4″');
+    expect(drawn).toContain('Rise7′ 4″');
     await bench.click('[data-answer=rise] [data-test=to-slate]');
     await bench.page.goBack();
     await bench.page.goBack();
@@ -110,15 +110,21 @@ describe('setting out', () => {
     const other = await openBench(browser, PHONE, bench);
     await other.page.goto(`${new URL(other.page.url()).origin}/setting-out/circle`);
     await other.click('[data-kept="Workshop roof"]');
-    await reads(other, 'span', '24′');
+    await other.page.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('[data-field=span] input')?.value === `24'`,
+    );
     await give(other, 'ridge', '2"');
-    // The drawing stays over what was scrolled under it.
+    // The keys go, and the drawing stays over what was scrolled under it.
+    await other.page.$eval('[data-field=ridge] input', (field) => (field as HTMLInputElement).blur());
+    await other.page.waitForSelector('[data-test=dock]', { hidden: true });
     await other.page.$eval('[data-test=write-set-out]', (button) => {
       button.scrollIntoView({ block: 'center' });
     });
     await other.click('[data-test=write-set-out]');
     await other.kept();
-    await reads(bench, 'ridge', '2″');
+    await bench.page.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('[data-field=ridge] input')?.value === '2"',
+    );
     await other.click('[data-test=remove-set-out]');
     await bench.page.waitForFunction(() => document.querySelector('[data-kept="Workshop roof"]') === null);
     await other.undo();

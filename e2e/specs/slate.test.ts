@@ -1,6 +1,6 @@
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { DESKTOP, launchBrowser, openBench, type Bench } from '../fixtures/browser.ts';
+import { DESKTOP, launchBrowser, openBench, PHONE, type Bench } from '../fixtures/browser.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -39,6 +39,37 @@ describe('the slate by mouse', () => {
       rows.map((row) => Number((row as HTMLElement).dataset['line'])),
     );
     expect(changed).toEqual([first, sum]);
+    await bench.kept();
+    expect(bench.errors).toEqual([]);
+  });
+
+  it('drags a line that a finger holds', async () => {
+    const bench = await openBench(browser, PHONE);
+    await bench.page.waitForSelector('[data-drags]');
+    await bench.show(46);
+    const middle = async (number: number) => {
+      const box = await (await bench.page.$(`[data-line="${number}"] .body`))?.boundingBox();
+      if (!box) throw new Error(`#${number} is not on the screen.`);
+      return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    };
+    const [from, to] = [await middle(46), await middle(45)];
+    const { touchscreen } = bench.page;
+    await touchscreen.touchStart(from.x, from.y);
+    await bench.page.waitForSelector('.sortable-chosen');
+    const isAbove = () =>
+      bench.page.$$eval('.lines [data-line]', (rows) => {
+        const numbers = rows.map((row) => (row as HTMLElement).dataset['line']);
+        return numbers.indexOf('46') < numbers.indexOf('45');
+      });
+    for (let step = 1; !(await isAbove()) && step < 40; step += 1) {
+      await touchscreen.touchMove(from.x, from.y + (to.y - from.y) * Math.min(1, step / 8) - (step % 2));
+      await bench.still();
+    }
+    await touchscreen.touchEnd();
+    await bench.page.waitForFunction(() => document.querySelector('.sortable-chosen') === null);
+    expect((await bench.lineNumbers()).slice(-2)).toEqual([46, 45]);
+    await bench.undo();
+    expect((await bench.lineNumbers()).slice(-2)).toEqual([45, 46]);
     await bench.kept();
     expect(bench.errors).toEqual([]);
   });

@@ -247,8 +247,26 @@ const byKey = benchKeys({
   keep: () => void stick.value?.ask(),
   post,
   layOut: () => (look.laidOut = !look.laidOut),
+  closeLast: () => slate.value?.closeLast() === true || stick.value?.close() === true,
+  toEntry: () => entryField.value?.focus(),
   isEmpty: () => entry.value === '',
 });
+// Also where nothing has the focus: what is typed is for the entry.
+useEventListener(window, 'keydown', byKey);
+
+function keepAndGoOn(name: string): void {
+  keepAs(name);
+  goOnInEntry();
+}
+function insertAbove(lineId: string): void {
+  insertBefore.value = lineId;
+  goOnInEntry();
+}
+
+/** Typing goes on in the entry. A finger has the keys, and needs no cursor. */
+function goOnInEntry(): void {
+  if (!isTouch.value) void nextTick(() => entryField.value?.focus());
+}
 
 watch(
   () => job.head?.id,
@@ -277,7 +295,6 @@ onMounted(async () => {
     :laid-out
     :editing="redrafted !== undefined"
     :busy="slate?.isBusy === true"
-    @keydown="byKey"
   >
     <AppHead class="head" title="Bench" own-steps :undo-says="undoSays" @undo="undo" @redo="redo" />
 
@@ -356,10 +373,11 @@ onMounted(async () => {
           @keep-words="(...words) => job.lines.editWords(...words)"
           @note="(...note) => job.lines.setNote(...note)"
           @use="useLine"
-          @insert="(id) => (insertBefore = id)"
+          @insert="insertAbove"
           @move="(id, to) => job.lines.move(id, to)"
           @remove="(id) => job.lines.remove(id)"
           @remove-keeping-value="(id) => job.lines.removeKeepingValue(id)"
+          @rest="goOnInEntry"
           @clear="job.lines.clear()"
           @remove-chosen="(ids) => job.lines.clear(ids)"
           @print="isPrinting = true"
@@ -388,6 +406,7 @@ onMounted(async () => {
             @land="land"
             @recall="recall"
             @clear="clearEntry"
+            @cancel="slate?.closeLast() === true || stick?.close()"
           />
         </div>
       </Apart>
@@ -453,7 +472,8 @@ onMounted(async () => {
         :refusal
         @use="useMark"
         @hold="hold"
-        @keep="keepAs"
+        @keep="keepAndGoOn"
+        @rest="goOnInEntry"
         @keep-new="keepNew"
         @post="post"
         @post-as="postAs"

@@ -2,6 +2,10 @@
 /** What every row of the slate has: a grip in front, dots behind, what can be done with it beneath. */
 const props = withDefaults(
   defineProps<{
+    /** Its line. */
+    id: string;
+    /** The Tab key stops at it; the rest of the lines is gone to by arrow keys. */
+    isStop: boolean;
     /** What the row is called for somebody who does not see it. */
     name: string;
     /** It is being edited. */
@@ -25,11 +29,17 @@ function byKey(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div class="row" @keydown="byKey">
+  <div class="row" :data-row="id" @keydown="byKey">
     <div v-if="editing" class="editing"><slot name="editor" /></div>
     <template v-else>
       <label v-if="selected !== undefined" class="tick">
-        <input type="checkbox" :checked="selected" :aria-label="`Select ${name}`" @change="emit('select')" />
+        <input
+          type="checkbox"
+          :tabindex="isStop ? 0 : -1"
+          :checked="selected"
+          :aria-label="`Select ${name}`"
+          @change="emit('select')"
+        />
       </label>
       <span v-else class="grip" aria-hidden="true"></span>
       <slot />
@@ -38,6 +48,7 @@ function byKey(event: KeyboardEvent): void {
         class="dots"
         :aria-label="`More for ${name}`"
         :aria-expanded="open"
+        :tabindex="isStop && open ? 0 : -1"
         data-test="dots"
         @pointerdown.prevent
         @click="emit('toggle')"
@@ -110,10 +121,18 @@ function byKey(event: KeyboardEvent): void {
 .dots:hover {
   background: var(--raised);
 }
-@media (max-width: 760px) {
-  .grip {
-    width: 16px;
+/* A finger holds the line itself; its words are not selected meanwhile. */
+@media (pointer: coarse) {
+  .row {
+    user-select: none;
+    -webkit-touch-callout: none;
   }
+  .grip {
+    width: 8px;
+    visibility: hidden;
+  }
+}
+@media (max-width: 760px) {
   .rest {
     padding-left: 8px;
   }

@@ -15,6 +15,7 @@ import WordsRowView from './WordsRowView.vue';
 import { slateText } from './slate-text.ts';
 import { useDragging } from './use-dragging.ts';
 import { useFoot } from './use-foot.ts';
+import { useSlateKeys } from './use-slate-keys.ts';
 
 // They come when they are wanted.
 const SelectionSums = defineAsyncComponent(() => import('./SelectionSums.vue'));
@@ -51,6 +52,8 @@ const emit = defineEmits<{
   removeChosen: [lineIds: ReadonlySet<string>];
   clear: [];
   redo: [];
+  /** What was opened is done with. */
+  rest: [];
   print: [];
   land: [entry: string];
   landWords: [kind: 'heading' | 'note', words: string, beforeId: string | undefined];
@@ -81,13 +84,24 @@ const found = computed(() => {
     : props.rows;
 });
 
+const {
+  canDrag,
+  isDragging,
+  load: readyToDrag,
+} = useDragging(items, (from, to) => {
+  const [row, target] = [found.value[from], found.value[to]];
+  if (row && target) emit('move', row.line.id, props.rows.indexOf(target));
+});
+/** Lines that are drawn out of view, at either end: while one is dragged, as far as it may be taken. */
+const [BEYOND, BEYOND_WHILE_DRAGGED] = [6, 150];
+
 const virtualizer = useVirtualizer(
   computed(() => ({
     count: found.value.length,
     getScrollElement: () => list.value ?? null,
     estimateSize: () => 62 * { usual: 1, large: 1.2, largest: 1.45 }[comfort.textSize],
     getItemKey: (index: number) => found.value[index]?.line.id ?? index,
-    overscan: 6,
+    overscan: isDragging.value ? BEYOND_WHILE_DRAGGED : BEYOND,
   })),
 );
 const seen = computed(() => virtualizer.value.getVirtualItems());
@@ -118,11 +132,15 @@ const noteFoot = useFoot({
   isHeld: () => editedLine.value !== undefined,
 });
 
-const { canDrag, load: readyToDrag } = useDragging(items, (from, to) => {
-  const first = seen.value[0]?.index ?? 0;
-  const row = found.value[first + from];
-  const target = found.value[first + to];
-  if (row && target) emit('move', row.line.id, props.rows.indexOf(target));
+const { stop, byKey, focused } = useSlateKeys({
+  list,
+  ids: computed(() => found.value.map(({ line }) => line.id)),
+  drawn: computed(() => drawn.value.map(({ row }) => row.line.id)),
+  scrollTo: (index) => virtualizer.value.scrollToIndex(index, { align: 'auto' }),
+  remove: (id) => {
+    const row = found.value.find(({ line }) => line.id === id);
+    if (row) remove(row);
+  },
 });
 
 let begun: LineWire | undefined;
@@ -173,6 +191,11 @@ function remove({ line: { id } }: SlateRow): void {
       takeOff: () => emit('remove', id),
       ...(props.canKeepValue(id) ? { keepValue: () => emit('removeKeepingValue', id) } : {}),
     };
+}
+/** The button goes with its line, and the focus to where typing goes on. */
+function removeByButton(row: SlateRow): void {
+  remove(row);
+  if (asking.value === undefined) emit('rest');
 }
 function clearAll(): void {
   asking.value = {
@@ -242,8 +265,29 @@ async function showLine(id: string): Promise<void> {
   const index = found.value.findIndex(({ line }) => line.id === id);
   requestAnimationFrame(() => virtualizer.value.scrollToIndex(index, { align: 'auto' }));
 }
+/** Closes what was opened last. @returns whether there was anything */
+function closeLast(): boolean {
+  if (newWords.value) newWords.value = undefined;
+  else if (openLine.value !== undefined) openLine.value = undefined;
+  else if (selection.value) selection.value = undefined;
+  else if (isSearching.value) isSearching.value = false;
+  else if (showsTools.value) showsTools.value = false;
+  else return false;
+  return true;
+}
+/** Nothing of the slate is written in any more: typing goes on in the entry. */
+watch([editedLine, newWords, asking, selection, isSearching], (_, before) => {
+  if (
+    [editedLine, newWords, asking, selection].every((one) => one.value === undefined) &&
+    !isSearching.value &&
+    before.some(Boolean)
+  )
+    emit('rest');
+});
+
 defineExpose({
   showFoot,
+  closeLast,
   /** The slate itself is being worked on, and where room is short it has all of it. */
   isBusy: computed(
     () => isSearching.value || [selection, newWords, asking, openLine].some((one) => one.value !== undefined),
@@ -306,6 +350,8 @@ defineExpose({
         ref="list"
         class="lines"
         tabindex="-1"
+        @keydown="byKey"
+        @focusin="focused"
         @scroll.passive="noteFoot"
         @pointerenter="readyToDrag"
         @touchstart.passive="readyToDrag"
@@ -338,6 +384,7 @@ defineExpose({
               :marks
               :own-keys="ownKeys"
               :open="openLine === row.line.id"
+              :is-stop="stop === row.line.id"
               :selected="selection?.has(row.line.id)"
               @edit="touch(row)"
               @keep="(text) => keep(row.line.id, text)"
@@ -350,13 +397,14 @@ defineExpose({
               @words="wordsAbove(row)"
               @note="(note, begun) => emit('note', row.line.id, note, begun)"
               @move="(by) => move(row, by)"
-              @remove="remove(row)"
+              @remove="removeByButton(row)"
             />
             <WordsRowView
               v-else
               :row
               :editing="editedLine === row.line.id"
               :open="openLine === row.line.id"
+              :is-stop="stop === row.line.id"
               :selected="selection?.has(row.line.id)"
               @select="select(row)"
               @edit="touch(row)"
@@ -365,7 +413,7 @@ defineExpose({
               @toggle="toggle(row)"
               @insert="insertAbove(row)"
               @move="(by) => move(row, by)"
-              @remove="remove(row)"
+              @remove="removeByButton(row)"
             />
           </div>
         </div>

@@ -30,6 +30,8 @@ const props = defineProps<{
   ownKeys: boolean;
   /** The rest that can be done with the line is shown. */
   open: boolean;
+  /** The Tab key stops at it. */
+  isStop: boolean;
   /** undefined: nothing is being selected. */
   selected: boolean | undefined;
 }>();
@@ -94,11 +96,13 @@ watch(
 
 <template>
   <RowFrame
+    :id="row.line.id"
     :class="{ changed, used, selected }"
     :data-line="row.line.number"
     :name="`line ${row.line.number}`"
     :editing
     :open
+    :is-stop
     :selected
     @select="emit('select')"
     @toggle="emit('toggle')"
@@ -122,6 +126,7 @@ watch(
     <button
       type="button"
       class="body"
+      :tabindex="isStop ? 0 : -1"
       :aria-label="`Line ${row.line.number}, ${row.line.label ?? ''} ${reading.readBack}: edit`"
       @pointerdown.prevent
       @click="emit('edit')"
@@ -138,6 +143,7 @@ watch(
       v-if="!reading.problem"
       type="button"
       class="result"
+      tabindex="-1"
       :aria-label="`Use ${reading.reading?.text ?? reading.answer ?? ''} of line ${row.line.number}`"
       data-test="result"
       @pointerdown.prevent

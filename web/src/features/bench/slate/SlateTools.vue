@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What can be done with the slate as a whole: search, select, words among the lines, a fresh start. */
 import { useClipboard, useShare } from '@vueuse/core';
+import { ref, watch } from 'vue';
 import { Copy, ListChecks, Printer, Redo2, Search, Share2 } from 'lucide-vue-next';
 
 const props = defineProps<{
@@ -20,6 +21,8 @@ const share = useShare();
 const copy = () => void clipboard.copy(props.text());
 /** By the device's own sheet: a message, a mail, whatever is there. Who closes it has changed their mind. */
 const send = () => void share.share({ text: props.text() }).catch(() => undefined);
+const soughtField = ref<HTMLInputElement>();
+watch(soughtField, (field) => field?.focus());
 const sought = defineModel<string>('sought', { required: true });
 </script>
 
@@ -38,6 +41,7 @@ const sought = defineModel<string>('sought', { required: true });
     </button>
     <input
       v-if="searching"
+      ref="soughtField"
       v-model="sought"
       class="search"
       type="search"

@@ -14,6 +14,8 @@ withDefaults(
     editing: boolean;
     /** The rest that can be done with them is shown. */
     open: boolean;
+    /** The Tab key stops at it. */
+    isStop: boolean;
     /** undefined: nothing is being selected. */
     selected?: boolean | undefined;
   }>(),
@@ -33,11 +35,13 @@ const emit = defineEmits<{
 
 <template>
   <RowFrame
+    :id="row.line.id"
     :class="[row.kind, { selected }]"
     :data-words="row.kind"
     :name="row.words"
     :editing
     :open
+    :is-stop
     :selected
     @select="emit('select')"
     @toggle="emit('toggle')"
@@ -46,7 +50,13 @@ const emit = defineEmits<{
     <template #editor>
       <WordsForm :kind="row.kind" :words="row.words" @keep="(_, words) => emit('keep', words)" @leave="emit('leave')" />
     </template>
-    <button type="button" class="body" :aria-label="`${row.words}: edit`" @click="emit('edit')">
+    <button
+      type="button"
+      class="body"
+      :tabindex="isStop ? 0 : -1"
+      :aria-label="`${row.words}: edit`"
+      @click="emit('edit')"
+    >
       <component :is="row.kind === 'heading' ? 'h3' : 'p'">{{ row.words }}</component>
     </button>
     <template #rest>

@@ -49,6 +49,7 @@ function aRow(source: string, more: object = {}) {
       marks: [],
       ownKeys: false,
       open: false,
+      isStop: true,
       selected: undefined,
       ...more,
     },
@@ -236,6 +237,7 @@ describe('words among the lines', () => {
         row: { kind: 'heading', words: 'Roof', line: { ...aLine, kind: 'heading', number: null, source: '' } },
         editing: false,
         open: false,
+        isStop: true,
       },
     });
     expect(row.get('h3').text()).toBe('Roof');

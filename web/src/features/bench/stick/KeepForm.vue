@@ -15,7 +15,7 @@ const props = defineProps<{
   /** Whether there is something to keep now. */
   canKeep: () => boolean;
 }>();
-const emit = defineEmits<{ keep: [name: string] }>();
+const emit = defineEmits<{ keep: [name: string]; rest: [] }>();
 
 const shown = computed(() => forDrawing(props.amount));
 const isNaming = ref(false);
@@ -42,7 +42,14 @@ async function ask(): Promise<void> {
   await nextTick();
   field.value?.focus();
 }
-defineExpose({ ask });
+/** @returns whether it was open */
+function close(): boolean {
+  const wasOpen = isNaming.value;
+  isNaming.value = false;
+  if (wasOpen) emit('rest');
+  return wasOpen;
+}
+defineExpose({ ask, close });
 
 function keep(chosen: string): void {
   // The entry may have been written on since the name was asked for.
@@ -66,7 +73,7 @@ function keep(chosen: string): void {
     >
       store
     </button>
-    <form v-if="isNaming" class="naming" @submit.prevent="keep(old?.name ?? name)" @keydown.esc="isNaming = false">
+    <form v-if="isNaming" class="naming" @submit.prevent="keep(old?.name ?? name)" @keydown.esc.prevent="close">
       <button
         v-for="one in suggested"
         :key="one"

@@ -31,12 +31,16 @@ const emit = defineEmits<{
   post: [operator: 'add' | 'subtract'];
   postAs: [unit: string];
   keepNew: [];
+  /** The form for a name is closed. */
+  rest: [];
 }>();
 
 const keepForm = ref<InstanceType<typeof KeepForm>>();
 defineExpose({
   /** Asks for the name to keep the amount by. */
   ask: () => keepForm.value?.ask(),
+  /** @returns whether that question was open */
+  close: () => keepForm.value?.close() === true,
 });
 
 const order = defineModel<MarkOrder>('order', { required: true });
@@ -52,7 +56,15 @@ function nextOrder(): void {
 
 <template>
   <section class="stick" :class="{ out: laidOut }" aria-label="Story stick">
-    <KeepForm ref="keepForm" class="keep" :marks :amount :can-keep @keep="(name) => emit('keep', name)" />
+    <KeepForm
+      ref="keepForm"
+      class="keep"
+      :marks
+      :amount
+      :can-keep
+      @keep="(name) => emit('keep', name)"
+      @rest="emit('rest')"
+    />
     <InHand
       v-if="inHand"
       class="hand"
