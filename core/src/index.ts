@@ -92,6 +92,7 @@ export {
 } from './slate/stored-references.ts';
 export { namesIn, type NamedPlace } from './notation/names.ts';
 export { exactText } from './reading/exact-text.ts';
+export { afterPosting } from './evaluate/after-posting.ts';
 export { wholeTimes, type WholeTimes } from './evaluate/whole-times.ts';
 export { readQuantity } from './reading/read-quantity.ts';
 export { roundingCost, isQuietCost, shownValue, type Reading } from './reading/reading.ts';

@@ -200,7 +200,7 @@ describe('by the keyboard alone', () => {
     const { keyboard } = bench.page;
     await keyboard.type(`5' * 3`);
     await bench.press('Enter');
-    expect(await bench.text('[data-test=announced]')).toMatch(/^#\d+ on the slate: 15′$/);
+    expect(await bench.text('[data-test=announced]')).toMatch(/^line [a-z-]+ on the slate, fifteen feet$/);
     await keyboard.type('/');
     await keyboard.type('2');
     expect(await bench.reading()).toBe('7′ 6″');
@@ -326,8 +326,8 @@ describe('what is spoken and what moves', () => {
     await bench.type(` + 1'`);
     await said(2);
     expect(await bench.page.evaluate(() => (window as unknown as { said: string[] }).said)).toEqual([
-      '12′ 4 5⁄8″',
-      '13′ 4 5⁄8″',
+      'twelve feet, four and five eighths',
+      'thirteen feet, four and five eighths',
     ]);
     await bench.clear();
   });

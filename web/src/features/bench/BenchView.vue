@@ -10,6 +10,7 @@ import { forDrawing } from '../../ui/drawn.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import { useComfort } from '../../live/comfort.store.ts';
 import { type ReadingChange, type Refusal, nameOf, readBackOf, type WorkedRow } from '../../job/index.ts';
+import { useAloud } from '../../live/aloud.ts';
 import { useOwnKeys } from '../../live/own-keys.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
 import { scaleStrip } from '../scale/index.ts';
@@ -89,7 +90,8 @@ const {
   options,
   redrafted,
   inHand,
-  resting,
+  shownInHand,
+  shownResting,
   whole,
   used,
   again,
@@ -99,8 +101,8 @@ const {
 // what lies around them is not compared.
 const writing = { text: entry };
 const entryNow = () => reckoned.value;
-const inHandNow = () => inHand.value;
-const restingNow = () => resting.value;
+const inHandNow = () => shownInHand.value;
+const restingNow = () => shownResting.value;
 const wholeNow = () => whole.value;
 const isEmpty = computed(() => entry.value === '');
 const canRepeat = computed(() => isEmpty.value && again.value !== undefined);
@@ -161,12 +163,13 @@ function keepLine(lineId: string, text: string, begun: LineWire | undefined): vo
 }
 
 /** What is said to somebody who does not see the slate. */
-const announced = ref('');
+const { said: announced, say: announce } = useAloud(() => job.style);
 function announceLanding(): void {
   const row = lastRow.value;
   if (row === undefined) return;
-  const { reading, answer, problem } = readLine(row.worked, job.style);
-  announced.value = `${nameOf(row.line)} on the slate: ${reading?.text ?? answer ?? problem ?? ''}`;
+  const { reading, answer, problem, rounding } = readLine(row.worked, job.style);
+  const says = reading?.text ?? answer ?? problem ?? '';
+  announce(`${nameOf(row.line)} on the slate: ${says}${rounding === undefined ? '' : ` , ${rounding}`}`);
 }
 function afterLanding(): void {
   // What did not land stays in the entry.
@@ -231,12 +234,12 @@ function undo(): void {
 function undoOnSlate(): void {
   const says = job.steps.undoSays;
   job.steps.undo();
-  if (says !== undefined) announced.value = `Done: ${says}`;
+  if (says !== undefined) announce(`Done: ${says}`);
 }
 
 function redo(): void {
   job.steps.redo();
-  announced.value = 'Done again.';
+  announce('Done again.');
 }
 
 const byKey = benchKeys({

@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
-import { isMetric, reckon, repeatedStep, wholeTimes, type Reckoned } from '@sprell/core';
+import { afterPosting, isMetric, reckon, repeatedStep, wholeTimes, type Reckoned } from '@sprell/core';
 import { changedStyle, type ReadingChange } from '../../job/index.ts';
 import { useJob } from '../../live/use-jobs.ts';
 import { withReading } from './reading/reading-change.ts';
@@ -42,6 +42,14 @@ export function useReckoning(entry: Ref<string>) {
   const resting = computed(() => {
     const last = lastRow.value;
     return last && reckon(last.entry, { scope: job.slate.scope(last.line.id), style: style.value });
+  });
+
+  /** As it is shown large: a posting as what its mark comes to. */
+  const shownInHand = computed(() => inHand.value && afterPosting(inHand.value, options()));
+  const shownResting = computed(() => {
+    const result = lastRow.value?.worked.result;
+    const after = result?.ok === true && result.outcome.kind === 'quantity' ? result.outcome.quantity : undefined;
+    return resting.value && afterPosting(resting.value, options(), after);
   });
 
   /** A size divided by a size: how often it goes, and what is left over. */
@@ -88,6 +96,8 @@ export function useReckoning(entry: Ref<string>) {
     redrafted,
     inHand,
     resting,
+    shownInHand,
+    shownResting,
     whole,
     used,
     again,

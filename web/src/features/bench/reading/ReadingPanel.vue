@@ -24,7 +24,8 @@ import { useComfort } from '../../../live/comfort.store.ts';
 import type { ReadingChange } from '../../../job/index.ts';
 import ReadingFigures from './ReadingFigures.vue';
 import ReadingChoices from './ReadingChoices.vue';
-import { roundingWords } from '../../../parts/reading/rounding-words.ts';
+import { useAloud } from '../../../live/aloud.ts';
+import { roundingWord, roundingWords } from '../../../parts/reading/rounding-words.ts';
 import TapePicture from './TapePicture.vue';
 
 /** It stands furthest down and is not waited for, but asked for at once: it is there when there is something to read. */
@@ -125,9 +126,16 @@ const lateBeside = afterPaint(() => ({
 const beside = computed(() => forDrawing(lateBeside.value));
 
 /** What is read aloud: once typing rests, and not at every key. */
-const spoken = ref('');
+const { said: spoken, say: speak } = useAloud(() => props.style);
 const RESTS = 700;
-watchDebounced(text, (now) => (spoken.value = now ?? ''), { debounce: RESTS });
+watchDebounced(text, () => speak([text.value ?? '', roundingNow()].join(' ').trim()), { debounce: RESTS });
+/** Full or shy, where it is not the true size. */
+function roundingNow(): string {
+  const now = shown.value;
+  const kind = now?.outcome?.kind === 'quantity' ? kindOf(now.outcome.quantity.dimension) : undefined;
+  const word = kind && now?.reading && roundingWord(kind, now.reading);
+  return word === undefined ? '' : `, ${word}`;
+}
 
 const clipboard = useClipboard({ legacy: true });
 const copied = ref<'shown' | 'exact'>();
@@ -139,6 +147,9 @@ async function copy(what: 'shown' | 'exact'): Promise<void> {
   if (plain === undefined) return;
   await clipboard.copy(plain);
   copied.value = what;
+  speak(
+    `Copied ${what === 'exact' ? (exactText(now.outcome.quantity, props.style)?.text ?? plain) : (text.value ?? plain)}`,
+  );
 }
 function quantityNow(): Quantity | undefined {
   const outcome = shown.value?.outcome;

@@ -139,8 +139,8 @@ describe('the reading', () => {
       expect(panel.get('[data-test=spoken]').text()).toBe('');
     }
     vi.advanceTimersByTime(700);
-    await panel.vm.$nextTick();
-    expect(panel.get('[data-test=spoken]').text()).toBe('6′');
+    vi.useRealTimers();
+    await vi.waitFor(() => expect(panel.get('[data-test=spoken]').text()).toBe('six feet'));
   });
 
   it('leaves out what is not wanted on the screen', async () => {

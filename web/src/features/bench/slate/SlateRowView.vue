@@ -2,6 +2,7 @@
 /** One line of the slate: touch its words to edit it, its figure to use it, and the dots for the rest. */
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
 import { reckon, type Reckoned, type ReadingStyle, type Scope } from '@sprell/core';
+import { inWords } from '@sprell/core/spoken';
 import type { LineWire } from '@sprell/contract';
 import PlainButton from '../../../ui/PlainButton.vue';
 import SizeText from '../../../ui/SizeText.vue';
@@ -54,6 +55,17 @@ const emit = defineEmits<{
 }>();
 
 const reading = computed(() => readLine(props.row.worked, props.style));
+/** The names of its buttons, sizes in words. */
+const spoken = computed(() => {
+  const { readBack, reading: shown, answer, rounding } = reading.value;
+  const { number, label } = props.row.line;
+  const aloud = (text: string) => inWords(text, props.style);
+  const result = `${aloud(shown?.text ?? answer ?? '')}${rounding === undefined ? '' : `, ${aloud(rounding)}`}`;
+  return {
+    edit: `Line ${number}, ${label ?? ''} ${aloud(readBack)}: edit`,
+    use: `Use ${result} of line ${number}`,
+  };
+});
 const draft = ref('');
 // The ref itself for the field, not its text.
 const writing = { text: draft };
@@ -127,7 +139,7 @@ watch(
       type="button"
       class="body"
       :tabindex="isStop ? 0 : -1"
-      :aria-label="`Line ${row.line.number}, ${row.line.label ?? ''} ${reading.readBack}: edit`"
+      :aria-label="spoken.edit"
       @pointerdown.prevent
       @click="emit('edit')"
     >
@@ -144,7 +156,7 @@ watch(
       type="button"
       class="result"
       tabindex="-1"
-      :aria-label="`Use ${reading.reading?.text ?? reading.answer ?? ''} of line ${row.line.number}`"
+      :aria-label="spoken.use"
       data-test="result"
       @pointerdown.prevent
       @click="emit('use', reading.answer === undefined ? 'result' : 'entry')"

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 /** The mark in hand: what it holds, and one touch each to add the reading on to it or knock it off. */
 import { computed } from 'vue';
+import { kindOf } from '@sprell/core';
+import { inWords } from '@sprell/core/spoken';
+import { useJob } from '../../../live/use-jobs.ts';
 import { forDrawing, type Drawn } from '../../../ui/drawn.ts';
 import SizeText from '../../../ui/SizeText.vue';
 import type { JobMark } from '../../../job/index.ts';
@@ -18,12 +21,30 @@ const emit = defineEmits<{
   post: [operator: 'add' | 'subtract'];
   /** Post it as a size after all. */
   postAs: [unit: string];
+  /** Put the mark in the entry. */
+  use: [];
   /** Store the amount as a new mark instead. */
   keepNew: [];
 }>();
 
 const shown = computed(() => forDrawing(props.amount));
-const isIdle = computed(() => shown.value === undefined || props.mark.problem !== undefined);
+/** A number or an area is not offered to a length. */
+const isOfItsKind = computed(
+  () => props.mark.quantity === undefined || shown.value?.quantity.dimension === props.mark.quantity.dimension,
+);
+const isIdle = computed(() => shown.value === undefined || props.mark.problem !== undefined || !isOfItsKind.value);
+const amountText = computed(() => (isIdle.value ? undefined : shown.value?.reading));
+const job = useJob();
+/** What the signs would do, in words. */
+const says = computed(() => {
+  const amount = amountText.value === undefined ? 'it' : inWords(amountText.value, job.style);
+  return { subtract: `Subtract ${amount} from ${props.mark.name}`, add: `Add ${amount} to ${props.mark.name}` };
+});
+const title = computed(() => {
+  if (shown.value !== undefined && !isOfItsKind.value)
+    return `${props.mark.name} is a ${props.mark.quantity && kindOf(props.mark.quantity.dimension)}`;
+  return undefined;
+});
 /** A plain number may have been meant as a size. */
 const units = computed(() =>
   props.refusal?.kinds[0] === 'length' && props.refusal.kinds[1] === 'number' ? ['"', "'", ' mm'] : [],
@@ -36,28 +57,35 @@ const units = computed(() =>
       type="button"
       class="sign off"
       :aria-disabled="isIdle"
-      :aria-label="`Knock ${shown?.reading ?? 'it'} off ${mark.name}`"
-      title="Knock the reading off"
+      :aria-label="says.subtract"
+      :title="title ?? 'Subtract the reading'"
       data-test="knock-off"
       @pointerdown.prevent
       @click="emit('post', 'subtract')"
     >
-      <span class="glyph">−</span><SizeText v-if="shown" class="size" :text="shown.reading" />
+      <span class="glyph">−</span><SizeText v-if="amountText" class="size" :text="amountText" />
     </button>
-    <RouterLink class="held" to="/stick" :title="mark.problem ?? `How ${mark.name} came to this`" data-test="held">
+    <button
+      type="button"
+      class="held"
+      :title="mark.problem ?? `Put ${mark.name} in the entry`"
+      data-test="held"
+      @pointerdown.prevent
+      @click="emit('use')"
+    >
       <span class="name">{{ mark.name }}</span> <SizeText class="value" :text="mark.reading" />
-    </RouterLink>
+    </button>
     <button
       type="button"
       class="sign on"
       :aria-disabled="isIdle"
-      :aria-label="`Add ${shown?.reading ?? 'it'} on to ${mark.name}`"
-      title="Add the reading on"
+      :aria-label="says.add"
+      :title="title ?? 'Add the reading'"
       data-test="add-on"
       @pointerdown.prevent
       @click="emit('post', 'add')"
     >
-      <span class="glyph">+</span><SizeText v-if="shown" class="size" :text="shown.reading" />
+      <span class="glyph">+</span><SizeText v-if="amountText" class="size" :text="amountText" />
     </button>
     <p v-if="refusal" class="refused" role="alert">
       {{ mark.name }} is a {{ refusal.kinds[0] }}, and this
@@ -72,7 +100,7 @@ const units = computed(() =>
       >
         {{ refusal.reading }}{{ unit.replace('"', '″').replace("'", '′') }}
       </button>
-      <button type="button" class="fix" data-test="post-new" @click="emit('keepNew')">Keep it as a new mark</button>
+      <button type="button" class="fix" data-test="post-new" @click="emit('keepNew')">Store it as a new mark</button>
     </p>
   </div>
 </template>
@@ -95,8 +123,11 @@ const units = computed(() =>
   margin: 0;
   padding: 6px 10px 4px;
   min-width: 0;
+  border: 0;
+  background: none;
   color: inherit;
-  text-decoration: none;
+  text-align: left;
+  cursor: pointer;
 }
 .held:hover {
   color: var(--chalk);
@@ -172,7 +203,7 @@ const units = computed(() =>
 /* In one row: what it holds between the two signs. */
 @media (max-width: 1023px) {
   .in-hand {
-    grid-template: 'off held on' auto 'refused refused refused' auto / 44px 1fr 44px;
+    grid-template: 'off held on' auto 'refused refused refused' auto / minmax(44px, auto) 1fr minmax(44px, auto);
     flex: none;
   }
   .held {
@@ -199,8 +230,12 @@ const units = computed(() =>
     border-right: 0;
     border-left: 1px solid var(--ink);
   }
+  .sign {
+    flex-direction: column;
+    gap: 0;
+  }
   .sign .size {
-    display: none;
+    font-size: 13px;
   }
 }
 @media (max-width: 760px) {

@@ -37,7 +37,7 @@ const emit = defineEmits<{ use: []; hold: [] }>();
       type="button"
       class="hold"
       :aria-pressed="inHand"
-      :aria-label="`Take ${mark.name} in hand`"
+      :aria-label="`Add to and subtract from ${mark.name}`"
       title="Use this one: add and subtract go to it"
       :data-hold="mark.name"
       @pointerdown.prevent

@@ -71,6 +71,7 @@ function nextOrder(): void {
       :mark="inHand"
       :amount
       :refusal
+      @use="emit('use', inHand.name)"
       @post="(operator) => emit('post', operator)"
       @post-as="(unit) => emit('postAs', unit)"
       @keep-new="emit('keepNew')"
