@@ -55,13 +55,14 @@ export function copyOfJob(job: JobWire, title: string, newId: () => string): rea
       return deleted ? [add, { id: newId(), kind: 'line.delete', lineId, base: add.id }] : [add];
     });
   // Marks come before the lines that name them.
-  const { tags, thousands, decimalComma, currency } = job;
-  const isUsual = tags.length === 0 && !thousands && !decimalComma && currency === NEW_JOB.currency;
+  const { tags, thousands, decimalComma, currency, bareNumbers } = job;
+  const said = { tags, thousands, decimalComma, currency, bareNumbers };
+  const isUsual = Object.entries(said).every(
+    ([name, value]) => JSON.stringify(value) === JSON.stringify(NEW_JOB[name as keyof typeof NEW_JOB]),
+  );
   return [
     { id: newId(), kind: 'job.add', title, reading: job.reading },
-    ...(isUsual
-      ? []
-      : [{ id: newId(), kind: 'job.set' as const, fields: { tags, thousands, decimalComma, currency } }]),
+    ...(isUsual ? [] : [{ id: newId(), kind: 'job.set' as const, fields: said }]),
     ...things,
     ...lines,
   ];

@@ -8,6 +8,7 @@ export const NEW_JOB: Omit<JobFields, 'title'> = {
   thousands: false,
   decimalComma: false,
   currency: '$',
+  bareNumbers: 'plain',
 };
 
 const NAMES = ['title', ...Object.keys(NEW_JOB)] as readonly (keyof JobFields)[];

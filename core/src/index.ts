@@ -92,6 +92,9 @@ export {
 } from './slate/stored-references.ts';
 export { namesIn, type NamedPlace } from './notation/names.ts';
 export { exactText } from './reading/exact-text.ts';
+export { BARE_RULE, IN_INCHES, IN_MILLIMETRES, type BareRow } from './bare/golden.ts';
+export { BARE_UNITS, otherBareUnits, withBareUnits, type BareUnit } from './bare/bare-numbers.ts';
+export { reckonTyped, type ReckonedTyped, type TypedOptions } from './bare/reckon-typed.ts';
 export { afterPosting } from './evaluate/after-posting.ts';
 export { wholeTimes, type WholeTimes } from './evaluate/whole-times.ts';
 export { readQuantity } from './reading/read-quantity.ts';

@@ -3,6 +3,10 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import {
   ABOUT_FUNCTIONS,
   ACCEPTED_FORMS,
+  BARE_RULE,
+  IN_INCHES,
+  IN_MILLIMETRES,
+  type BareRow,
   describeIssue,
   FUNCTIONS,
   ISSUE_CODES,
@@ -15,6 +19,26 @@ import {
   type UnitId,
   type Unit,
 } from '@sprell/core';
+
+/** The rule in words; its rows are the golden ones that the tests go through. */
+function bareNumbers(): string {
+  const rows = (all: readonly BareRow[]) =>
+    table(
+      ['typed', 'kept as'],
+      all.map(([typed, kept]) => [code(typed), code(kept)]),
+    );
+  return `## Numbers without a unit
+
+${BARE_RULE}
+
+As millimetres, with a mark \`rail\` of 3 m, a count \`studs\`, an area \`floor\`, and a length in line 1:
+
+${rows(IN_MILLIMETRES)}
+
+As inches:
+
+${rows(IN_INCHES)}`;
+}
 
 const GENERATED = '<!-- Made from the tables in core/ by tools/reference; edit those. -->';
 
@@ -56,6 +80,8 @@ One notation everywhere. Letter case never matters, and spaces of any width are 
 the read-back, which is itself an entry of the same value. Readings below are to the sixteenth of an inch.
 
 ${groups.join('\n\n')}
+
+${bareNumbers()}
 
 ## The functions
 

@@ -1,3 +1,4 @@
+import { BARE_UNITS } from '@sprell/core';
 import { z } from 'zod';
 import { isOneLine } from '../text.ts';
 
@@ -29,6 +30,8 @@ const FIELDS = {
   /** 2,4 instead of 2.4, in what is written and in what is read. */
   decimalComma: z.boolean(),
   currency: z.enum(CURRENCIES),
+  /** What a number is that is typed without a unit. What is kept says its units, and means the same whatever this says later. */
+  bareNumbers: z.enum(BARE_UNITS),
 };
 
 export const jobFieldsWire = z.object(FIELDS);

@@ -7,7 +7,7 @@ import { DEFAULT_STYLE } from '../reading/style.ts';
 /**
  * An entry that posts to a mark, read as what the mark comes to by it; any other as it is.
  * @param after what the mark comes to, where that is known: of a line that has landed
- * @example afterPosting(reckon(`rail += 2"`, options), options).reading.text // with a rail of 10′ => "10′ 2″"
+ * With a rail of 10′, `rail += 2"` reads 10′ 2″.
  */
 export function afterPosting(
   now: Reckoned,

@@ -3,6 +3,7 @@ import { issueIn, type Reckoned, type ReckonOptions } from '../evaluate/reckon.t
 import type { Parsed } from '../notation/parser.ts';
 import type { Span } from '../base/span.ts';
 import { rewrite } from './rewrite.ts';
+import { isMetric } from '../reading/style.ts';
 import { asRead } from './as-read.ts';
 import {
   angleFixes,
@@ -38,7 +39,7 @@ const MOST = 4;
 export function mended({ parsed, issue }: Reckoned, options: ReckonOptions = {}): Issue | undefined {
   if (issue === undefined) return undefined;
   const { source } = parsed;
-  const candidates = fixesOf(issue, parsed, options.scope?.names() ?? []);
+  const candidates = fixesOf(issue, parsed, options);
   const sound = candidates.filter((fix) => isNearer(fix, issue, source, issueIn(fix.entry, options)));
   return { ...issue, fixes: sound.slice(0, MOST).map((fix) => ({ ...fix, label: asRead(fix.label, options.style) })) };
 }
@@ -67,13 +68,14 @@ function keepNothing({ start, end, name }: Span & { readonly name: string }, sou
 }
 
 /** What may mend the entry, likeliest first. */
-function fixesOf(issue: Issue, { source, entry }: Parsed, names: readonly string[]): readonly Fix[] {
+function fixesOf(issue: Issue, { source, entry }: Parsed, { scope, style }: ReckonOptions): readonly Fix[] {
+  const names = scope?.names() ?? [];
   const expr = entry?.expr;
   switch (issue.code) {
     case 'kind.add_plain':
     case 'kind.compare':
     case 'kind.function':
-      return expr ? unitFixes(issue, expr, source) : [];
+      return expr ? unitFixes(issue, expr, source, style !== undefined && isMetric(style.length)) : [];
     case 'kind.multiply':
       return expr ? angleFixes(expr, issue, source) : [];
     case 'kind.unit_on_quantity':

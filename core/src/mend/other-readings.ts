@@ -1,10 +1,9 @@
-import type { Outcome } from '../evaluate/evaluate.ts';
 import { reckon, type Reckoned, type ReckonOptions } from '../evaluate/reckon.ts';
-import { equalValue } from '../number/value.ts';
 import { DEFAULT_STYLE } from '../reading/style.ts';
 import { asRead } from './as-read.ts';
 import type { Alternative } from './alternative.ts';
 import { nearMeanings } from './near-meanings.ts';
+import { sameOutcome } from './same-outcome.ts';
 
 /** No more than have room beneath an entry on a phone. */
 const MOST = 2;
@@ -22,9 +21,4 @@ export function otherReadings({ parsed, outcome }: Reckoned, options: ReckonOpti
     return worked.issue === undefined && worked.outcome !== undefined && !sameOutcome(worked.outcome, outcome);
   });
   return others.slice(0, MOST).map((other) => ({ ...other, label: asRead(other.label, options.style) }));
-}
-
-function sameOutcome(a: Outcome, b: Outcome): boolean {
-  if (a.kind === 'answer' || b.kind === 'answer') return a.kind === b.kind;
-  return a.quantity.dimension === b.quantity.dimension && equalValue(a.quantity.value, b.quantity.value);
 }

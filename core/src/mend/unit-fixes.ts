@@ -13,6 +13,7 @@ const FOOT = { mark: '′', written: "'" };
 const unit = (mark: string) => ({ mark: ` ${mark}`, written: ` ${mark}` });
 
 /** Units that a plain number among sizes of a kind was most likely meant in. */
+const METRIC_LENGTHS = [unit('mm'), unit('m'), INCH, FOOT];
 const USUAL: Readonly<Partial<Record<Kind, readonly { readonly mark: string; readonly written: string }[]>>> = {
   length: [INCH, FOOT, unit('mm')],
   area: [unit('sq ft'), unit('m²')],
@@ -26,19 +27,20 @@ const USUAL: Readonly<Partial<Record<Kind, readonly { readonly mark: string; rea
 
 /**
  * A plain number that stands with a size: the number in the units of that kind, the one used beside it first. Among
- * lengths inches and feet keep their places.
+ * lengths the usual ones keep their places, those of the job in front.
  */
 export function unitFixes(
   issue: IssueOf<'kind.add_plain' | 'kind.compare' | 'kind.function'>,
   expr: Expr,
   source: string,
+  isMetricJob: boolean,
 ): readonly Fix[] {
   const at = plainAmongSizes(issue, expr);
   if (at === undefined) return [];
   const { plain, kind, beside } = at;
   const text = source.slice(plain.start, plain.end);
   const written = plain.kind === 'number' || isBracketed(text) ? text : `(${text})`;
-  const usual = USUAL[kind] ?? [];
+  const usual = kind === 'length' && isMetricJob ? METRIC_LENGTHS : (USUAL[kind] ?? []);
   const used = usedUnit(beside);
   const isUsed = ({ mark }: { mark: string }) => mark === used;
   const own = used === undefined ? [] : [usual.find(isUsed) ?? { mark: used, written: used }];

@@ -103,6 +103,7 @@ export const oneTimeCode = pgTable('one_time_code', {
 });
 
 export const lengthStyle = pgEnum('length_style', ['ft-in', 'in', 'ft', 'in-dec', 'yd', 'm', 'cm', 'mm']);
+export const bareNumbers = pgEnum('bare_numbers', ['plain', 'mm', 'in']);
 export const roundingDirection = pgEnum('rounding_direction', ['nearest', 'up', 'down']);
 
 export const fractionTerms = pgEnum('fraction_terms', ['lowest', 'held']);
@@ -138,6 +139,8 @@ export const job = pgTable(
     thousands: boolean('thousands').notNull().default(false),
     decimalComma: boolean('decimal_comma').notNull().default(false),
     currency: text('currency').notNull().default('$'),
+    /** What a number without a unit is, where one is typed. */
+    bareNumbers: bareNumbers('bare_numbers').notNull().default('plain'),
     /** When something was last changed in it. */
     changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
     createdAt,

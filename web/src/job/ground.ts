@@ -44,6 +44,8 @@ export class Ground {
         return { thousands, decimalComma, currency };
       },
       words: () => this.#words.value,
+      // Jobs that this device knew before there was such a choice say nothing of it.
+      bareOfJob: () => (this.head as Partial<JobHead> | undefined)?.bareNumbers,
       setOfJob: (reading) => {
         if (this.head === undefined || this.refusesReader()) return;
         this.head = { ...this.head, reading };

@@ -140,8 +140,13 @@ export class Jobs {
     await this.#written.done;
     const job = await (await this.#device.store()).open(jobId);
     if (!job) return undefined;
-    const { reading, tags, thousands, decimalComma, currency } = job.head;
-    return this.make({ title, reading, fields: { tags, thousands, decimalComma, currency }, from: { job, parts } });
+    const { reading, tags, thousands, decimalComma, currency, bareNumbers } = job.head;
+    return this.make({
+      title,
+      reading,
+      fields: { tags, thousands, decimalComma, currency, bareNumbers },
+      from: { job, parts },
+    });
   }
 
   /** A job as this device has it. */

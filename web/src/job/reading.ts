@@ -1,5 +1,5 @@
 import type { JobFields, ReadingWire } from '@sprell/contract';
-import { DEFAULT_STYLE, parseRational, type ReadingStyle } from '@sprell/core';
+import { DEFAULT_STYLE, parseRational, type BareUnit, type ReadingStyle } from '@sprell/core';
 import type { Memory } from '../adapters/local-memory.ts';
 import type { Cell, Holder } from './holder.ts';
 
@@ -40,6 +40,7 @@ interface JobThatReads {
   ofJob(): ReadingWire | undefined;
   /** How its figures are written. */
   figures(): Pick<JobFields, 'thousands' | 'decimalComma' | 'currency'> | undefined;
+  bareOfJob(): BareUnit | undefined;
   setOfJob(reading: ReadingWire): void;
   /** Marks that are called by a word of the language. */
   words(): ReadonlySet<string>;
@@ -49,17 +50,32 @@ interface JobThatReads {
 export class JobReading {
   readonly #job: JobThatReads;
   readonly #forAll: Cell<ReadingChange>;
+  readonly #bareHere: Cell<BareUnit | undefined>;
   readonly #style: { readonly value: ReadingStyle };
 
   constructor(job: JobThatReads) {
     this.#job = job;
     this.#forAll = job.holder.cell(job.memory.remembered<ReadingChange>('reading') ?? {});
+    this.#bareHere = job.holder.cell(job.memory.remembered<BareUnit>('bare'));
     this.#style = job.holder.derived(() =>
       withWords(
         { ...changedStyle(changedStyle(DEFAULT_STYLE, job.ofJob() ?? {}), this.#forAll.value), ...job.figures() },
         job.words(),
       ),
     );
+  }
+
+  /** What a number is that is typed without a unit: as the job says, unless this device says otherwise. */
+  get bare(): BareUnit {
+    return this.#bareHere.value ?? this.#job.bareOfJob() ?? 'plain';
+  }
+  /** What this device says of it; undefined where it does as the job says. */
+  get bareHere(): BareUnit | undefined {
+    return this.#bareHere.value;
+  }
+  set bareHere(wanted: BareUnit | undefined) {
+    this.#bareHere.value = wanted;
+    this.#job.memory.remember('bare', wanted);
   }
 
   get style(): ReadingStyle {

@@ -33,9 +33,10 @@ export function readingToWire({ lengthStyle, finest, metricStep, rounding, fract
 }
 
 export function jobFieldsToWire(row: JobRow): JobFields {
-  const { title, tags, archived, thousands, decimalComma, currency, deletedAt } = row;
+  const { title, tags, archived, thousands, decimalComma, currency, bareNumbers, deletedAt } = row;
   return {
     ...{ title, tags, archived, thousands, decimalComma, currency: currency as JobFields['currency'] },
+    bareNumbers,
     deleted: deletedAt !== null,
   };
 }

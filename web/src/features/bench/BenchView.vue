@@ -133,7 +133,7 @@ watch(laidOut, (now) => {
 
 /** Another unit as the main one where the job has no say: written into the entry, or in a new one for a line at rest. */
 function readAs(words: string): void {
-  const text = reckoned.value ? entry.value : `#${lastRow.value?.line.number}`;
+  const text = reckoned.value ? reckoning.written() : `#${lastRow.value?.line.number}`;
   writeEntry(withWords(text, words, job.style));
 }
 function writeEntry(text: string): void {
@@ -142,7 +142,7 @@ function writeEntry(text: string): void {
 }
 
 function land(): void {
-  job.lines.land(reckoning.withChange(entry.value), insertBefore.value);
+  job.lines.land(reckoning.withChange(reckoning.written()), insertBefore.value);
   afterLanding();
 }
 function landText(text: string): void {
@@ -362,6 +362,7 @@ onMounted(async () => {
           :rows="job.slate.rows"
           :style="job.style"
           :draft-style="style"
+          :bare="job.reading.bare"
           :changed="job.slate.changed"
           :used="lit.lines"
           :scope-of="scopeOf"

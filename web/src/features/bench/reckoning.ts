@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
-import { afterPosting, isMetric, reckon, repeatedStep, wholeTimes, type Reckoned } from '@sprell/core';
+import { afterPosting, isMetric, reckon, reckonTyped, repeatedStep, wholeTimes, type Reckoned } from '@sprell/core';
 import { changedStyle, type ReadingChange } from '../../job/index.ts';
 import { useJob } from '../../live/use-jobs.ts';
 import { withReading } from './reading/reading-change.ts';
@@ -29,9 +29,9 @@ export function useReckoning(entry: Ref<string>) {
   });
   const hasLast = computed(() => lastRow.value?.worked.result.ok === true);
 
-  const options = () => ({ scope: job.slate.scope(), style: style.value });
+  const options = () => ({ scope: job.slate.scope(), style: style.value, bare: job.reading.bare });
   const reckoned = computed(() => {
-    return entry.value.trim() === '' ? undefined : reckon(entry.value, options());
+    return entry.value.trim() === '' ? undefined : reckonTyped(entry.value, options());
   });
   /** The line of the slate that is being edited, worked out. */
   const redrafted = shallowRef<Reckoned>();
@@ -70,6 +70,8 @@ export function useReckoning(entry: Ref<string>) {
     return lastRow.value && hasLast.value ? repeatedStep(lastRow.value.worked.parsed) : undefined;
   });
 
+  /** What stands in the entry, as it is kept: with the units that were not typed. */
+  const written = () => reckonTyped(entry.value, options()).written;
   /** A reading chosen for this entry alone stays with its line. */
   function withChange(text: string): string {
     return Object.keys(change.value).length === 0 ? text : withReading(text, change.value, job.style);
@@ -102,6 +104,7 @@ export function useReckoning(entry: Ref<string>) {
     used,
     again,
     withChange,
+    written,
     dropChange,
     widen,
   };

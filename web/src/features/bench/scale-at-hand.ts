@@ -7,7 +7,7 @@ import type { Reckoning } from './reckoning.ts';
 
 /** What the scale in hand turns: the entry, or the result at rest. */
 export function useScaleAtHand(
-  { entry, reckoned, resting, redrafted, inHand, lastRow, withChange }: Reckoning,
+  { reckoned, resting, redrafted, inHand, lastRow, withChange, written }: Reckoning,
   place: { readonly landed: () => void },
 ) {
   const job = useJob();
@@ -30,10 +30,7 @@ export function useScaleAtHand(
       turnedEntry(`#${number}`, dimension, scale, from, job.style) ?? `#${number}`;
     const label = turnedLabel(held, OTHER[from]);
     if (reckoned.value)
-      job.lines.landAll(
-        [() => withChange(entry.value), ([first]) => `${label}: ${turned(first)}`],
-        'Remove both lines',
-      );
+      job.lines.landAll([() => withChange(written()), ([first]) => `${label}: ${turned(first)}`], 'Remove both lines');
     else job.lines.land(`${label}: ${turned(lastRow.value?.line.number)}`);
     place.landed();
   }

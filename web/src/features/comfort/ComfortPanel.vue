@@ -1,9 +1,24 @@
 <script setup lang="ts">
 /** How the bench looks and handles on this device; each setting says what it does. */
+import { computed } from 'vue';
+import type { BareUnit } from '@sprell/core';
 import ChoiceBar from '../../ui/ChoiceBar.vue';
+import { useJob } from '../../live/use-jobs.ts';
 import { useComfort, type Look, type TextSize } from '../../live/comfort.store.ts';
 
 const emit = defineEmits<{ close: [] }>();
+const job = useJob();
+/** What a number without a unit is on this device, whatever the job says. */
+const BARE: readonly (readonly [BareUnit | 'job', string])[] = [
+  ['job', 'as the job says'],
+  ['plain', 'a number'],
+  ['mm', 'mm'],
+  ['in', 'inches'],
+];
+const bare = computed({
+  get: () => job.reading.bareHere ?? 'job',
+  set: (wanted) => (job.reading.bareHere = wanted === 'job' ? undefined : wanted),
+});
 const { comfort } = useComfort();
 
 const LOOKS: readonly (readonly [Look, string])[] = [
@@ -46,6 +61,11 @@ const SWITCHES: readonly (readonly [Switch, string, string])[] = [
       <legend>Text</legend>
       <ChoiceBar v-model="comfort.textSize" label="Text size" :choices="SIZES" test="text" />
       <p>Size of words and figures; the reading is always as large as fits.</p>
+    </fieldset>
+    <fieldset>
+      <legend>A number without a unit</legend>
+      <ChoiceBar v-model="bare" label="A number without a unit" :choices="BARE" test="bare-here" />
+      <p>What 2400 means on this device. What is kept says its unit, and stays what it was.</p>
     </fieldset>
     <fieldset v-for="[key, name, about] in SWITCHES" :key="key" class="switch">
       <el-switch v-model="comfort[key]" :aria-label="name" :data-test="`comfort-${key}`" />

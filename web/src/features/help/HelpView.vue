@@ -4,6 +4,9 @@ import {
   ABOUT_FUNCTIONS,
   ABOUT_UNITS,
   ACCEPTED_FORMS,
+  BARE_RULE,
+  IN_INCHES,
+  IN_MILLIMETRES,
   FUNCTIONS,
   UNITS,
   type FunctionName,
@@ -21,6 +24,9 @@ const units = UNITS.filter(({ words }) => words.length > 0).map(({ id, words }) 
   words: words.join('  '),
   about: ABOUT_UNITS[id as UnitId],
 }));
+/** Enough of the rule to see how it goes; all of its rows are in the notation's own page. */
+const KINDS_SHOWN = ['2400', '2400 + 300', '2400 / 7', '3 * 450', '2400 * 1200', '2400 * 1200 * 18', '7 ea'];
+const BARE_SHOWN = [...IN_MILLIMETRES.filter(([typed]) => KINDS_SHOWN.includes(typed)), ...IN_INCHES.slice(0, 3)];
 </script>
 
 <template>
@@ -53,6 +59,28 @@ const units = UNITS.filter(({ words }) => words.length > 0).map(({ id, words }) 
               </td>
               <td><SizeText :text="form.readBack" /></td>
               <td class="reads"><SizeText :text="form.reads" /></td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+      <section>
+        <h2>Numbers without a unit</h2>
+        <p>{{ BARE_RULE }}</p>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">you write</th>
+              <th scope="col">it is kept as</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="[typed, kept] in BARE_SHOWN" :key="typed">
+              <td>
+                <kbd>{{ typed }}</kbd>
+              </td>
+              <td>
+                <kbd>{{ kept }}</kbd>
+              </td>
             </tr>
           </tbody>
         </table>

@@ -8,6 +8,8 @@ const jobs = useJobs();
 const job = useJob();
 function answer(length: 'ft-in' | 'mm' | undefined): void {
   if (length !== undefined) job.reading.set({ length });
+  // On a metric drawing 2400 is millimetres.
+  if (length === 'mm' && job.head) void jobs.set(job.head.id, { bareNumbers: 'mm' });
   jobs.begun();
 }
 </script>

@@ -31,7 +31,7 @@ const acts = computed<readonly (readonly [JobAct, string])[]>(() => {
   const { archived, deleted, role } = props.job;
   if (deleted) return [['restore', 'Restore']];
   return [
-    ...(role === 'read' ? [] : [['edit', 'Rename, tags'] as const]),
+    ...(role === 'read' ? [] : [['edit', 'Rename and set up'] as const]),
     ['duplicate', 'Duplicate'],
     ...(role === 'read'
       ? []

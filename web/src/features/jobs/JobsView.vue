@@ -3,7 +3,7 @@
 import { useDebounceFn } from '@vueuse/core';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import { FolderPlus, Search } from 'lucide-vue-next';
-import { DELETED_KEPT_DAYS } from '@sprell/contract';
+import { DELETED_KEPT_DAYS, type JobFields } from '@sprell/contract';
 import { useRoute, useRouter } from 'vue-router';
 import AppHead from '../../parts/head/AppHead.vue';
 import PlainButton from '../../ui/PlainButton.vue';
@@ -104,10 +104,10 @@ async function act(job: ListedJob, what: JobAct): Promise<void> {
     says.value = what === 'archive' ? `“${job.title}” is archived.` : `“${job.title}” is back in the list.`;
   }
 }
-async function save(title: string, tags: string[]): Promise<void> {
+async function save(fields: Partial<JobFields>): Promise<void> {
   const job = edited.value;
   edited.value = undefined;
-  if (job) await jobs.set(job.id, { title, tags });
+  if (job && Object.keys(fields).length > 0) await jobs.set(job.id, fields);
 }
 async function duplicate(isWhole: boolean): Promise<void> {
   const job = copied.value;
@@ -177,7 +177,7 @@ function leave(): void {
         </section>
       </template>
     </main>
-    <QuestionDialog v-if="edited" title="Rename, tags" @leave="edited = undefined">
+    <QuestionDialog v-if="edited" title="Rename and set up" @leave="edited = undefined">
       <EditJobForm :job="edited" @save="save" @leave="edited = undefined" />
     </QuestionDialog>
     <QuestionDialog v-if="copied" title="Duplicate" @leave="copied = undefined">

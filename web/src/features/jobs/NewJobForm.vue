@@ -1,13 +1,23 @@
 <script setup lang="ts">
 /** A new job: its title is enough; the rest has the set-up of the job that was open. */
 import { computed, nextTick, onMounted, reactive, ref } from 'vue';
+import type { BareUnit } from '@sprell/core';
 import type { ListedJob, JobPart } from '../../job/index.ts';
 import ChoiceBar from '../../ui/ChoiceBar.vue';
 import PickList from '../../ui/PickList.vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import TextField from '../../ui/TextField.vue';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
-import { DECIMAL_MARKS, FINEST, groups, isMetricLength, MEASURES, METRIC_STEPS, MONEY } from './set-up-choices.ts';
+import {
+  BARE_NUMBERS,
+  DECIMAL_MARKS,
+  FINEST,
+  groups,
+  isMetricLength,
+  MEASURES,
+  METRIC_STEPS,
+  MONEY,
+} from './set-up-choices.ts';
 
 const props = defineProps<{ others: readonly ListedJob[] }>();
 const emit = defineEmits<{ made: []; leave: [] }>();
@@ -23,7 +33,13 @@ const form = reactive({
   mark: head?.decimalComma ? ('comma' as const) : ('point' as const),
   groups: head?.thousands ? ('grouped' as const) : ('plain' as const),
   currency: head?.currency ?? '$',
+  bare: undefined as BareUnit | undefined,
   from: undefined as string | undefined,
+});
+/** What a number without a unit is: on a new metric drawing millimetres, until something else is chosen. */
+const bare = computed({
+  get: (): BareUnit => form.bare ?? (form.measure === 'mm' ? 'mm' : 'plain'),
+  set: (wanted) => (form.bare = wanted),
 });
 const parts = ref<JobPart[]>([]);
 const showsMore = ref(false);
@@ -46,6 +62,7 @@ async function follow(id: string | undefined): Promise<void> {
   if (!other) return;
   form.measure = isMetricLength(other.reading) ? 'mm' : 'ft-in';
   Object.assign(form, { finest: other.reading.finest, metricStep: other.reading.metricStep, currency: other.currency });
+  form.bare = other.bareNumbers;
   form.mark = other.decimalComma ? 'comma' : 'point';
   form.groups = other.thousands ? 'grouped' : 'plain';
   await nextTick();
@@ -69,7 +86,12 @@ async function make(): Promise<void> {
       rounding: own?.rounding ?? 'nearest',
       fractions: own?.fractions ?? 'lowest',
     },
-    fields: { thousands: form.groups === 'grouped', decimalComma: form.mark === 'comma', currency: form.currency },
+    fields: {
+      thousands: form.groups === 'grouped',
+      decimalComma: form.mark === 'comma',
+      currency: form.currency,
+      bareNumbers: bare.value,
+    },
     ...(from ? { from: { job: from, parts: new Set(parts.value) } } : {}),
   });
   emit('made');
@@ -116,6 +138,7 @@ async function make(): Promise<void> {
       >Figures and money …</PlainButton
     >
     <template v-else>
+      <ChoiceBar v-model="bare" label="A number without a unit is" :choices="BARE_NUMBERS" test="bare" />
       <ChoiceBar v-model="form.mark" label="Decimals" :choices="DECIMAL_MARKS" test="decimal" />
       <p class="about">This cannot be changed later: every entry of the job is read by it.</p>
       <ChoiceBar v-model="form.groups" label="Large figures" :choices="groups(form.mark)" test="groups" />

@@ -1,6 +1,7 @@
 /** The choices of a job's set-up, in words. */
 import { CURRENCIES } from '@sprell/contract';
 import type { ReadingWire } from '@sprell/contract';
+import type { BareUnit } from '@sprell/core';
 
 type Choices<Value> = readonly (readonly [Value, string])[];
 
@@ -22,6 +23,12 @@ export const DECIMAL_MARKS: Choices<'point' | 'comma'> = [
 export const groups = (mark: 'point' | 'comma'): Choices<'plain' | 'grouped'> => [
   ['plain', '18450'],
   ['grouped', mark === 'comma' ? '18\u202f450' : '18,450'],
+];
+/** What a number is that is typed without a unit. */
+export const BARE_NUMBERS: Choices<BareUnit> = [
+  ['plain', 'a number'],
+  ['mm', 'millimetres'],
+  ['in', 'inches'],
 ];
 export const MONEY: Choices<(typeof CURRENCIES)[number]> = CURRENCIES.map((sign) => [sign, sign] as const);
 

@@ -20,10 +20,10 @@ const job = useJob();
 const runs = useKept<string[]>(() => `runs.${job.head?.id}`, []);
 
 const typed = ref('');
-const { quantity } = useSize(typed);
+const { quantity, written } = useSize(typed);
 function add(): void {
   if (quantity.value === undefined) return;
-  runs.value.push(typed.value.trim());
+  runs.value.push(written());
   typed.value = '';
 }
 

@@ -12,7 +12,8 @@ import type { ScaleContent } from '../../job/index.ts';
 const emit = defineEmits<{ use: [content: ScaleContent] }>();
 const job = useJob();
 const [measured, says] = [ref(''), ref('')];
-const [bar, written] = [useSize(measured).quantity, useSize(says).quantity];
+const [paper, site] = [useSize(measured), useSize(says)];
+const [bar, written] = [paper.quantity, site.quantity];
 const fits = computed(() => (bar.value && written.value ? bestFits(bar.value, written.value) : []));
 const wrong = computed(() => {
   const kinds = [bar.value, written.value].flatMap((one) => (one ? [kindOf(one.dimension)] : []));
@@ -54,7 +55,7 @@ function offWords({ off }: Fit): string {
       v-if="fits.length > 0"
       title="A scale of the print as it came out, whatever it was drawn to"
       data-test="as-printed"
-      @click="emit('use', { kind: 'copy', paper: measured, site: says, name: null })"
+      @click="emit('use', { kind: 'copy', paper: paper.written(), site: site.written(), name: null })"
       >Use it as it came out</PlainButton
     >
   </section>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 /** A drawing scale as people meet it: so much for so much, a ratio, or a line of the drawing whose size is known. */
-import { computed, reactive, ref, watch } from 'vue';
+import { computed, reactive, ref, toRef, watch } from 'vue';
 import { COMMON_SCALES, describeIssue, type ScaleDefinition, type Side } from '@sprell/core';
 import ChoiceBar from '../../ui/ChoiceBar.vue';
 import PickList from '../../ui/PickList.vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
 import TextField from '../../ui/TextField.vue';
+import { useSize } from '../../parts/field/use-size.ts';
 import SizeField from '../../parts/field/SizeField.vue';
 import { useJob } from '../../live/use-jobs.ts';
 import type { ScaleContent } from '../../job/index.ts';
@@ -52,8 +53,12 @@ function takeRatio(): void {
   if (asRatio.value) Object.assign(content, { kind: 'ratio', ...asRatio.value });
 }
 
+const isRatio = () => content.kind === 'ratio';
+const sides = { paper: useSize(toRef(content, 'paper'), isRatio), site: useSize(toRef(content, 'site'), isRatio) };
+/** With the units that were not typed. */
+const asKept = (): ScaleContent => ({ ...content, paper: sides.paper.written(), site: sides.site.written() });
 const issue = computed(() =>
-  content.paper.trim() === '' || content.site.trim() === '' ? undefined : job.scales.issueOf(content),
+  content.paper.trim() === '' || content.site.trim() === '' ? undefined : job.scales.issueOf(asKept()),
 );
 const isWhole = computed(() => content.paper.trim() !== '' && content.site.trim() !== '' && issue.value === undefined);
 /** Each field shows by itself what is wrong with its own entry. */
@@ -66,7 +71,7 @@ function keep(): void {
     return;
   }
   says.value = undefined;
-  emit('keep', { ...content });
+  emit('keep', asKept());
   if (props.start === undefined) Object.assign(content, empty());
 }
 const COMMON = COMMON_SCALES.map(({ title }, at) => [at, title] as const);
@@ -88,6 +93,7 @@ function pick(at: number | undefined): void {
         :placeholder="PLACEHOLDERS[content.kind].paper"
         :issue="ofField('paper')"
         side="paper"
+        :plain="isRatio()"
         data-test="scale-paper"
         @enter="keep"
       />
@@ -96,6 +102,7 @@ function pick(at: number | undefined): void {
         :label="SIDES[content.kind].site"
         :placeholder="PLACEHOLDERS[content.kind].site"
         :issue="ofField('site')"
+        :plain="isRatio()"
         data-test="scale-site"
         @enter="keep"
       />

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 /** Where the members are marked from one end, and what comes of stepping the rounded gap off instead. */
 import { computed } from 'vue';
-import { driftOf, kindOf, reckon, runningMarks, type Answer, type Edge, type Ends } from '@sprell/core';
+import { driftOf, kindOf, runningMarks, type Answer, type Edge, type Ends } from '@sprell/core';
 import ChoiceBar from '../../ui/ChoiceBar.vue';
 import SizeText from '../../ui/SizeText.vue';
 import SizeField from '../../parts/field/SizeField.vue';
+import { useSize } from '../../parts/field/use-size.ts';
 import { useJob } from '../../live/use-jobs.ts';
 import PlacesList from './PlacesList.vue';
 import DriftChart from './DriftChart.vue';
@@ -20,11 +21,10 @@ const EDGES: readonly (readonly [Edge, string])[] = [
   ['centre', 'centre'],
   ['far', 'far edge'],
 ];
-const back = computed(() => {
-  const { outcome, issue } = reckon(setBack.value, { scope: job.slate.scope(), style: job.style });
-  if (outcome?.kind !== 'quantity' || issue !== undefined) return undefined;
-  return kindOf(outcome.quantity.dimension) === 'length' ? outcome.quantity.value : undefined;
-});
+const { quantity } = useSize(setBack);
+const back = computed(() =>
+  quantity.value && kindOf(quantity.value.dimension) === 'length' ? quantity.value.value : undefined,
+);
 
 const marks = computed(() => runningMarks(props.answer, props.ends, edge.value, job.style, back.value));
 const rows = computed(() => marks.value.map(({ number, at }) => ({ number, size: at })));

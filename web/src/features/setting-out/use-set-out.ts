@@ -1,4 +1,4 @@
-import { readField, solve, type Field, type Givens, type Solver } from '@sprell/core';
+import { readField, reckonTyped, solve, type Field, type Givens, type Solver } from '@sprell/core';
 import { computed, ref, watch, type Ref } from 'vue';
 import { remember, remembered } from '../../adapters/local-memory.ts';
 import type { SetOut } from '../../job/index.ts';
@@ -32,6 +32,8 @@ export function putInFields(jobId: string | undefined, setOut: SetOut): void {
   remember(draftKey(jobId, setOut.shape), draftOf(setOut));
 }
 
+/** Kinds of fields in which a number without a unit can be a size. */
+const SIZES: ReadonlySet<string> = new Set(['length']);
 const draftKey = (jobId: string | undefined, shape: string) => `set-out.${jobId}.${shape}`;
 
 /** The fields of a shape in the open job, worked out as they are written. */
@@ -91,8 +93,18 @@ export function useSetOut(solver: Readonly<Ref<Solver>>) {
     { immediate: true },
   );
 
+  /** The entries as they are kept: a number without a unit is a size where the field is one. */
+  const sized = computed((): Givens => {
+    const options = { scope: job.slate.scope(), style: job.style, bare: job.reading.bare };
+    return givens.value.map(([id, text]) => [
+      id,
+      SIZES.has(kindOfField(id)) ? reckonTyped(text, options).written : text,
+    ]);
+  });
+  /** What is given besides the fields, where marks stand, is a length. */
+  const kindOfField = (id: string) => allFields.value.find((field) => field.id === id)?.kind ?? 'length';
   const solved = computed(() => {
-    return solve(solver.value, givens.value, { scope: job.slate.scope(), style: job.style });
+    return solve(solver.value, sized.value, { scope: job.slate.scope(), style: job.style });
   });
   const chosen = computed({
     get: () =>
@@ -115,7 +127,7 @@ export function useSetOut(solver: Readonly<Ref<Solver>>) {
   const readings = computed(() =>
     Object.fromEntries(allFields.value.map((field) => [field.id, read(field)?.reading.text])),
   );
-  const content = () => ({ shape: solver.value.id, answer: draft.value.answer, givens: givens.value });
+  const content = () => ({ shape: solver.value.id, answer: draft.value.answer, givens: sized.value });
   return {
     givens,
     given,

@@ -3,7 +3,7 @@
 import type { InputInstance } from 'element-plus';
 import { computed, nextTick, ref, watch } from 'vue';
 import { Hand } from 'lucide-vue-next';
-import { nameIssue, readQuantity } from '@sprell/core';
+import { kindOf, nameIssue, readQuantity } from '@sprell/core';
 import PlainButton from '../../ui/PlainButton.vue';
 import QuestionDialog from '../../ui/QuestionDialog.vue';
 import SizeText from '../../ui/SizeText.vue';
@@ -76,7 +76,10 @@ function rename(): void {
   emit('renamed', wanted);
 }
 
-const { quantity: amount, reckoned } = useSize(posting);
+/** To a count, a number without a unit is a number. */
+const isCount = () =>
+  props.story.mark.quantity !== undefined && kindOf(props.story.mark.quantity.dimension) !== 'length';
+const { quantity: amount, reckoned, written } = useSize(posting, isCount);
 const unlike = computed(
   () =>
     amount.value !== undefined &&
@@ -88,16 +91,12 @@ function post(sign: '+=' | '-='): void {
   if (amount.value === undefined || unlike.value) return;
   const back =
     sign === '+=' ? `Remove ${amountText.value} from ${name.value}` : `Put ${amountText.value} back on ${name.value}`;
-  job.lines.land(`${name.value} ${sign} ${posting.value.trim()}`, undefined, back);
+  job.lines.land(`${name.value} ${sign} ${written()}`, undefined, back);
   posting.value = '';
 }
 function writeOver(): void {
   if (amount.value === undefined) return;
-  job.lines.land(
-    `${name.value} = ${posting.value.trim()}`,
-    undefined,
-    `Put ${name.value} back to ${props.story.mark.reading}`,
-  );
+  job.lines.land(`${name.value} = ${written()}`, undefined, `Put ${name.value} back to ${props.story.mark.reading}`);
   posting.value = '';
 }
 

@@ -3,7 +3,7 @@
 import { refDebounced } from '@vueuse/core';
 import { computed, nextTick, onMounted, ref, shallowRef, useId, watch, type Ref } from 'vue';
 import { X } from 'lucide-vue-next';
-import { describeIssue, type Fix, type Issue, type Reckoned, type ReckonOptions } from '@sprell/core';
+import { describeIssue, type Fix, type Issue, type Reckoned, type TypedOptions } from '@sprell/core';
 import type * as Mend from '@sprell/core/mend';
 import { afterPaint } from '../../ui/after-paint.ts';
 import { forDrawing } from '../../ui/drawn.ts';
@@ -23,7 +23,7 @@ const props = defineProps<{
   /** The entry worked out, undefined while it is empty. */
   now: () => Reckoned | undefined;
   /** What it was worked out in. */
-  options: () => ReckonOptions;
+  options: () => TypedOptions;
   marks: readonly NamedMark[];
   /** Labels of the slate, to be given again. */
   labels?: () => readonly string[];
@@ -100,11 +100,17 @@ const lateIssue = afterPaint(() => (isHeard.value ? withFixes(found.value) : und
 const issue = computed(() => forDrawing(lateIssue.value));
 const fixes = computed<readonly Fix[]>(() => issue.value?.fixes ?? []);
 const NONE: readonly Mend.Alternative[] = [];
+/** No more than have room beneath an entry on a phone. */
+const MOST = 2;
+/** Other readings of what is typed: first of its numbers as sizes or counts. */
+function offered(now: Reckoned): readonly Mend.Alternative[] {
+  if (mend.value === undefined) return NONE;
+  const options = props.options();
+  return [...mend.value.otherSizes(model.value, options), ...mend.value.otherReadings(now, options)].slice(0, MOST);
+}
 const lateAlternatives = afterPaint(() => {
   const now = props.now();
-  return isHeard.value && found.value === undefined && now
-    ? (mend.value?.otherReadings(now, props.options()) ?? NONE)
-    : NONE;
+  return isHeard.value && found.value === undefined && now ? offered(now) : NONE;
 });
 const alternatives = computed(() => forDrawing(lateAlternatives.value));
 // What comes beneath the entry pushes it up.
@@ -127,9 +133,7 @@ function enter(): void {
 function take(label: string): void {
   const now = props.now();
   if (now === undefined || mend.value === undefined) return;
-  const offers = now.issue
-    ? (mend.value.mended(now, props.options())?.fixes ?? [])
-    : mend.value.otherReadings(now, props.options());
+  const offers = now.issue ? (mend.value.mended(now, props.options())?.fixes ?? []) : offered(now);
   const offer = offers.find((one) => one.label === label);
   if (offer !== undefined) model.value = offer.entry;
   written.value?.focus();

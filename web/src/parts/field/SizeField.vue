@@ -15,13 +15,16 @@ const props = defineProps<{
   issue?: Issue | undefined;
   /** Where it is measured: on paper it reads finer than on site. */
   side?: Side;
+  /** A number without a unit is a number here, whatever the job says. */
+  plain?: boolean;
 }>();
 const text = defineModel<string>({ required: true });
 const emit = defineEmits<{ enter: [] }>();
 
 const [inputId, saysId] = [useId(), useId()];
 const job = useJob();
-const { reckoned, issue: found, quantity } = useSize(text);
+const { reckoned, issue: found, quantity, written } = useSize(text, () => props.plain === true);
+defineExpose({ written });
 const reading = computed(() =>
   props.side === 'paper' && quantity.value ? readSide(quantity.value, 'paper', job.style) : reckoned.value?.reading,
 );

@@ -1,4 +1,4 @@
-import { reckon, type Issue, type Quantity, type Reckoned } from '@sprell/core';
+import { reckonTyped, type Issue, type Quantity, type Reckoned } from '@sprell/core';
 import { mended } from '@sprell/core/mend';
 import { computed, type ComputedRef, type Ref } from 'vue';
 import { useJob } from '../../live/use-jobs.ts';
@@ -11,18 +11,26 @@ export interface Size {
   readonly issue: ComputedRef<Issue | undefined>;
   /** Undefined while it does not come to a quantity. */
   readonly quantity: ComputedRef<Quantity | undefined>;
+  /** The entry as it is kept: with the units that were not typed. */
+  readonly written: () => string;
 }
 
-export function useSize(text: Readonly<Ref<string>>): Size {
+/** @param isPlain a number without a unit is a number here, whatever the job says: the parts of a ratio */
+export function useSize(text: Readonly<Ref<string>>, isPlain: () => boolean = () => false): Size {
   const job = useJob();
-  const options = () => ({ scope: job.slate.scope(), style: job.style });
+  const options = () => ({
+    scope: job.slate.scope(),
+    style: job.style,
+    bare: isPlain() ? ('plain' as const) : job.reading.bare,
+  });
   const reckoned = computed(() => {
-    return text.value.trim() === '' ? undefined : reckon(text.value, options());
+    return text.value.trim() === '' ? undefined : reckonTyped(text.value, options());
   });
   const issue = computed(() => reckoned.value && mended(reckoned.value, options()));
   const quantity = computed(() => {
     const outcome = reckoned.value?.issue === undefined ? reckoned.value?.outcome : undefined;
     return outcome?.kind === 'quantity' ? outcome.quantity : undefined;
   });
-  return { reckoned, issue, quantity };
+  const written = () => reckonTyped(text.value, options()).written.trim();
+  return { reckoned, issue, quantity, written };
 }

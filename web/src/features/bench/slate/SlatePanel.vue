@@ -4,7 +4,7 @@ import { useVirtualizer } from '@tanstack/vue-virtual';
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
 import { Ellipsis } from 'lucide-vue-next';
 import type { LineWire } from '@sprell/contract';
-import type { Reckoned, ReadingStyle, Scope } from '@sprell/core';
+import type { BareUnit, Reckoned, ReadingStyle, Scope } from '@sprell/core';
 import { useComfort } from '../../../live/comfort.store.ts';
 import { nameOf, type SlateRow, type WorkedRow } from '../../../job/index.ts';
 import type { NamedMark } from '../../../parts/entry/suggestions.ts';
@@ -27,6 +27,8 @@ const props = defineProps<{
   style: ReadingStyle;
   /** How a line reads while it is edited. */
   draftStyle: ReadingStyle;
+  /** What a number is that is typed without a unit. */
+  bare: BareUnit;
   changed: ReadonlySet<string>;
   /** Numbers of lines that the entry in hand uses. */
   used: ReadonlySet<number>;
@@ -377,6 +379,7 @@ defineExpose({
               :row
               :style
               :draft-style="draftStyle"
+              :bare
               :editing="editedLine === row.line.id"
               :changed="changed.has(row.line.id)"
               :used="used.has(row.line.number)"

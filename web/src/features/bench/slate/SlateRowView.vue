@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One line of the slate: touch its words to edit it, its figure to use it, and the dots for the rest. */
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
-import { reckon, type Reckoned, type ReadingStyle, type Scope } from '@sprell/core';
+import { reckonTyped, type BareUnit, type Reckoned, type ReadingStyle, type Scope } from '@sprell/core';
 import { inWords } from '@sprell/core/spoken';
 import type { LineWire } from '@sprell/contract';
 import PlainButton from '../../../ui/PlainButton.vue';
@@ -19,6 +19,8 @@ const props = defineProps<{
   style: ReadingStyle;
   /** How the line reads while it is edited. */
   draftStyle: ReadingStyle;
+  /** What a number is that is typed without a unit. */
+  bare: BareUnit;
   /** The line is being edited. */
   editing: boolean;
   /** Its result changed a moment ago. */
@@ -88,9 +90,13 @@ function keepNote(note: string): void {
 const now = () => reckoned.value;
 const field = ref<InstanceType<typeof EntryField>>();
 const reckoned = computed(() =>
-  draft.value.trim() === '' || !props.editing ? undefined : reckon(draft.value, draftOptions()),
+  draft.value.trim() === '' || !props.editing ? undefined : reckonTyped(draft.value, draftOptions()),
 );
-const draftOptions = () => ({ scope: props.scopeOf(props.row.line.id), style: props.draftStyle });
+const draftOptions = () => ({ scope: props.scopeOf(props.row.line.id), style: props.draftStyle, bare: props.bare });
+/** As it is kept: with the units that were not typed. */
+function save(): void {
+  emit('keep', reckonTyped(draft.value, draftOptions()).written);
+}
 watch(reckoned, (now) => emit('draft', now));
 
 watch(
@@ -131,7 +137,7 @@ watch(
         :has-last="false"
         :own-keys
         editing
-        @land="emit('keep', draft)"
+        @land="save"
         @cancel="emit('leave')"
       />
     </template>

@@ -42,6 +42,7 @@ function aRow(source: string, more: object = {}) {
       row,
       style: DEFAULT_STYLE,
       draftStyle: DEFAULT_STYLE,
+      bare: 'plain',
       editing: false,
       changed: false,
       used: false,
