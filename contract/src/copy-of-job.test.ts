@@ -52,7 +52,13 @@ describe('a copy of a job', () => {
     expect(said).toMatchObject({ kind: 'job.set', fields: { ...figures, tags: ['roof'] } });
     expect(Object.keys(said?.['fields'] as object)).toHaveLength(5);
     expect(rest).toEqual([]);
-    for (const one of [{ thousands: true }, { decimalComma: true }, { currency: '£' }, { bareNumbers: 'in' }, { tags: ['x'] }])
+    for (const one of [
+      { thousands: true },
+      { decimalComma: true },
+      { currency: '£' },
+      { bareNumbers: 'in' },
+      { tags: ['x'] },
+    ])
       expect(copied(one)).toHaveLength(2);
   });
 

@@ -95,6 +95,7 @@ export { exactText } from './reading/exact-text.ts';
 export { BARE_RULE, IN_INCHES, IN_MILLIMETRES, type BareRow } from './bare/golden.ts';
 export { BARE_UNITS, otherBareUnits, withBareUnits, type BareUnit } from './bare/bare-numbers.ts';
 export { reckonTyped, type ReckonedTyped, type TypedOptions } from './bare/reckon-typed.ts';
+export { understood } from './evaluate/understood.ts';
 export { afterPosting } from './evaluate/after-posting.ts';
 export { wholeTimes, type WholeTimes } from './evaluate/whole-times.ts';
 export { readQuantity } from './reading/read-quantity.ts';

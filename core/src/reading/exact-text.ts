@@ -55,7 +55,7 @@ function exactUnits({ dimension }: Quantity, style: ReadingStyle): readonly Powe
 
 /** 6 1/2:12, always of twelve. */
 function slopeText(value: Rational): TwinText {
-  const rise = numberText(multiplyRational(value, makeRational(12)), '.');
+  const rise = numberText(multiplyRational(value, makeRational(12)), { mark: '.', longest: LONGEST });
   return { text: `${rise.text}:12`, plain: `${rise.plain}:12` };
 }
 
@@ -63,7 +63,7 @@ function temperatureText(value: Value, style: ReadingStyle): TwinText | undefine
   const scale = isMetric(style.length) ? 'celsius' : 'fahrenheit';
   const degrees = divideValue(subtractValue(value, KELVIN_AT_ZERO[scale]), unitById(scale).factor);
   if (degrees.kind !== 'rational') return undefined;
-  const number = numberText(degrees, style.decimalComma ? ',' : '.');
+  const number = numberText(degrees, { mark: style.decimalComma ? ',' : '.', longest: LONGEST });
   const letter = scale === 'celsius' ? 'C' : 'F';
   return { text: `${number.text} °${letter}`, plain: `${number.plain} deg${letter}` };
 }
@@ -74,7 +74,10 @@ interface SumText extends TwinText {
 }
 
 function sumText(terms: readonly Term[], style: ReadingStyle): SumText {
-  const mark = style.decimalComma ? ',' : '.';
+  const figures = {
+    mark: style.decimalComma ? ',' : '.',
+    longest: isMetric(style.length) ? LONGEST_METRIC : LONGEST,
+  } as const;
   if (terms.length === 0) return { text: '0', plain: '0', isNumber: true };
   // Positive terms first: 2 − √3 rather than −√3 + 2.
   const ordered = [...terms].sort((a, b) => Number(a.coefficient.num < 0) - Number(b.coefficient.num < 0));
@@ -82,7 +85,7 @@ function sumText(terms: readonly Term[], style: ReadingStyle): SumText {
   let plain = '';
   for (const term of ordered) {
     const negative = term.coefficient.num < 0;
-    const size = termText({ ...term, coefficient: absRational(term.coefficient) }, mark);
+    const size = termText({ ...term, coefficient: absRational(term.coefficient) }, figures);
     text += text === '' ? (negative ? `−${size.text}` : size.text) : ` ${negative ? '−' : '+'} ${size.text}`;
     plain += plain === '' ? (negative ? `-${size.plain}` : size.plain) : ` ${negative ? '-' : '+'} ${size.plain}`;
   }
@@ -90,12 +93,19 @@ function sumText(terms: readonly Term[], style: ReadingStyle): SumText {
   return { text, plain, isNumber: terms.length === 1 && only.radicand === 1n && only.piPower === 0 };
 }
 
+/** Signs of the longest decimal that is written as one; a metric size has no other fractions. */
+const [LONGEST, LONGEST_METRIC] = [8, 16];
+interface Figures {
+  readonly mark: '.' | ',';
+  readonly longest: number;
+}
+
 /** A whole number or decimal as it is, anything else as a mixed fraction. */
-function numberText(value: Rational, mark: '.' | ','): TwinText {
+function numberText(value: Rational, { mark, longest }: Figures): TwinText {
   const size = absRational(value);
   const sign = value.num < 0;
   const decimal = exactDecimal(size, mark);
-  const short = decimal !== undefined && (isWhole(size) || decimal.length <= 8) ? decimal : undefined;
+  const short = decimal !== undefined && (isWhole(size) || decimal.length <= longest) ? decimal : undefined;
   if (short !== undefined) return { text: sign ? `−${short}` : short, plain: sign ? `-${short}` : short };
   const num = BigInt(size.num);
   const den = BigInt(size.den);
@@ -106,8 +116,8 @@ function numberText(value: Rational, mark: '.' | ','): TwinText {
 }
 
 /** 36√2, π/4, 3√2π², for a coefficient over zero. The denominator stands behind, so that the whole is one product. */
-function termText({ coefficient, radicand, piPower }: Term, mark: '.' | ','): TwinText {
-  if (radicand === 1n && piPower === 0) return numberText(coefficient, mark);
+function termText({ coefficient, radicand, piPower }: Term, figures: Figures): TwinText {
+  if (radicand === 1n && piPower === 0) return numberText(coefficient, figures);
   const factors = [
     ...(coefficient.num === 1 || coefficient.num === 1n
       ? []

@@ -68,7 +68,25 @@ export class LineEdits {
     if (steps.length > 0) undoLog.push({ kind: 'many', steps, says: undoSays });
   }
 
-  #add(entry: string, beforeId: string | undefined): LineWire {
+  /** Puts lines that came from elsewhere at the foot, headings and notes with them, as one step. */
+  landPasted(
+    lines: readonly { readonly kind: 'entry' | 'heading'; readonly text: string; readonly note: string }[],
+  ): void {
+    const { ground, undoLog, slate } = this.#job;
+    if (ground.refusesReader() || lines.length === 0) return;
+    const landed = lines.flatMap(({ kind, text, note }) => {
+      if (kind === 'entry') return [this.#add(text, undefined, note)];
+      const words = wordsAsKept('heading', text);
+      if (words === '') return [];
+      const line = this.#newLine({ kind, label: words }, undefined);
+      slate.add(line, false);
+      return [line];
+    });
+    const steps = [...landed].reverse().map(({ id }): Inverse => ({ kind: 'delete', lineId: id, says: '' }));
+    undoLog.push({ kind: 'many', steps, says: `Remove the ${landed.length} pasted lines` });
+  }
+
+  #add(entry: string, beforeId: string | undefined, note = ''): LineWire {
     const { ground, slate, marks } = this.#job;
     const { style } = ground.reading;
     const lastNumber = slate.graph.lastLine()?.number;
@@ -78,7 +96,7 @@ export class LineEdits {
     const landing = made === undefined ? source : this.#withoutItself(made, source);
     if (made !== undefined) slate.makeMark(made);
     const number = slate.nextNumber;
-    const line = this.#newLine({ kind: 'worked', number, source: slate.stored(landing), label }, beforeId);
+    const line = this.#newLine({ kind: 'worked', number, source: slate.stored(landing), label, note }, beforeId);
     slate.add(line, true);
     if (made !== undefined) marks.takeInHand(made);
     return line;
@@ -211,6 +229,51 @@ export class LineEdits {
     const place = placeAt(others, others[to]?.line.id);
     this.#makeRoom(place);
     slate.write(line, { ...content, position: place.position });
+  }
+
+  /**
+   * Puts lines together at another place, in the order in which they stand, as one step.
+   * @param beforeId the line that they stand above then; undefined for the foot
+   * @param heading words for a heading of their own
+   */
+  gather(chosen: ReadonlySet<string>, beforeId: string | undefined, heading?: string): void {
+    const { ground, slate, undoLog } = this.#job;
+    const words = heading === undefined ? undefined : wordsAsKept('heading', heading);
+    const going = slate.rows.flatMap(({ line }) => (chosen.has(line.id) ? [line.id] : []));
+    if (going.length === 0 || words === '' || ground.refusesReader()) return;
+    const behind = slate.rows.slice(beforeId === undefined ? slate.rows.length : this.#placeOf(beforeId));
+    // Above a line that goes along is above the first one behind it that stays.
+    const before = behind.find(({ line }) => !chosen.has(line.id))?.line.id;
+    const steps: Inverse[] = [];
+    if (words !== undefined) {
+      const line = this.#newLine({ kind: 'heading', label: words }, before);
+      slate.add(line, false);
+      steps.push({ kind: 'delete', lineId: line.id, says: '' });
+    }
+    for (const lineId of going) steps.push(...this.#putAbove(lineId, before));
+    const lines = `${going.length} ${going.length === 1 ? 'line' : 'lines'}`;
+    const says = words === undefined ? `Put ${lines} back` : `Remove the heading ${words}, and put ${lines} back`;
+    undoLog.push({ kind: 'many', steps: steps.reverse(), says });
+  }
+
+  #placeOf(lineId: string): number {
+    return this.#job.slate.rows.findIndex(({ line }) => line.id === lineId);
+  }
+
+  /** @returns what takes it back */
+  #putAbove(lineId: string, beforeId: string | undefined): readonly Inverse[] {
+    const { slate } = this.#job;
+    const line = slate.get(lineId);
+    if (!line) return [];
+    const { position, source, label, note } = line;
+    const content = { position, source, label, note };
+    const place = placeAt(
+      slate.rows.filter((row) => row.line.id !== lineId),
+      beforeId,
+    );
+    this.#makeRoom(place);
+    slate.write(line, { ...content, position: place.position });
+    return [{ kind: 'write', lineId, content, says: '' }];
   }
 
   /** A sentence that names what uses a line, also by a mark that it makes; undefined when nothing does. */

@@ -297,6 +297,52 @@ describe('the open job', () => {
     expect(readings(job)).toEqual(['5′', '5′ 1″']);
   });
 
+  it('puts chosen lines together above another, at the foot or under a heading, as one step', async () => {
+    const { job } = await openPage();
+    for (const entry of [`1'`, `2'`, `3'`, `4'`, `5'`]) job.lines.land(entry);
+    await settled();
+    const shown = () => job.slate.rows.map((row) => (row.kind === 'worked' ? row.line.number : row.words));
+    const ids = (...numbers: number[]) =>
+      new Set(job.slate.rows.flatMap(({ line }) => (numbers.includes(line.number ?? 0) ? [line.id] : [])));
+    const idOf = (number: number) => [...ids(number)][0];
+    job.lines.gather(ids(4, 2), idOf(1));
+    expect(shown()).toEqual([2, 4, 1, 3, 5]);
+    job.steps.undo();
+    expect(shown()).toEqual([1, 2, 3, 4, 5]);
+    job.lines.gather(ids(1, 3), undefined);
+    expect(shown()).toEqual([2, 4, 5, 1, 3]);
+    job.steps.undo();
+    // Above one that goes along: above the first behind it that stays.
+    job.lines.gather(ids(2, 5), idOf(2), 'Roof');
+    expect(shown()).toEqual([1, 'Roof', 2, 5, 3, 4]);
+    job.steps.undo();
+    expect(shown()).toEqual([1, 2, 3, 4, 5]);
+    job.steps.redo();
+    expect(shown()).toEqual([1, 'Roof', 2, 5, 3, 4]);
+    job.lines.gather(new Set(), undefined);
+    job.lines.gather(ids(1), undefined, '  ');
+    expect(shown()).toEqual([1, 'Roof', 2, 5, 3, 4]);
+    await settled();
+    const other = await openPage();
+    expect(other.job.slate.rows.map(({ line }) => line.number ?? line.label)).toEqual([1, 'Roof', 2, 5, 3, 4]);
+  });
+
+  it('lands pasted lines with their headings and notes as one step', async () => {
+    const { job } = await openPage();
+    job.lines.landPasted([
+      { kind: 'heading', text: 'Roof', note: '' },
+      { kind: 'entry', text: `rail: 5'`, note: 'taped twice' },
+      { kind: 'entry', text: '#1 * 2', note: '' },
+    ]);
+    expect(job.slate.rows.map(({ line }) => [line.number ?? line.label, line.note])).toEqual([
+      ['Roof', ''],
+      [1, 'taped twice'],
+      [2, ''],
+    ]);
+    job.steps.undo();
+    expect(job.slate.rows).toEqual([]);
+  });
+
   it('puts lines above others, moves them, and takes each step back', async () => {
     const { job } = await openPage();
     for (const entry of [`1'`, `2'`, `3'`]) job.lines.land(entry);

@@ -2,6 +2,7 @@
 /** The main screen: slate, entry, reading, keys and story stick together. */
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, watch } from 'vue';
 import { useEventListener, useMediaQuery } from '@vueuse/core';
+import { ListTree } from 'lucide-vue-next';
 import type { LineWire } from '@sprell/contract';
 import { repeatedStep } from '@sprell/core';
 import { Apart } from '../../ui/Apart.ts';
@@ -49,6 +50,7 @@ const StoryStick = defineAsyncComponent(() => behindLines(() => import('./stick/
 const LaidOut = defineAsyncComponent(() => import('./stick/LaidOut.vue'));
 const LastPostings = defineAsyncComponent(() => import('./stick/LastPostings.vue'));
 const ScaleStrip = defineAsyncComponent(scaleStrip);
+const PastedLines = defineAsyncComponent(() => import('./PastedLines.vue'));
 const PrintedSlate = defineAsyncComponent(() => import('./slate/PrintedSlate.vue'));
 const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'));
 
@@ -92,6 +94,7 @@ const {
   inHand,
   shownInHand,
   shownResting,
+  part,
   whole,
   used,
   again,
@@ -104,6 +107,7 @@ const entryNow = () => reckoned.value;
 const inHandNow = () => shownInHand.value;
 const restingNow = () => shownResting.value;
 const wholeNow = () => whole.value;
+const partNow = () => part.value;
 const isEmpty = computed(() => entry.value === '');
 const canRepeat = computed(() => isEmpty.value && again.value !== undefined);
 
@@ -208,6 +212,20 @@ const { amount, shownAmount, refusal, keepAs, keepNew, post, postAs } = useMarks
   landed: afterLanding,
 });
 const { shownScaled, landTurned } = useScaleAtHand(reckoning, { landed: afterLanding });
+
+/** Several lines that were pasted, until it is said what becomes of them. */
+const pasted = ref<string>();
+function pastedLanded(count: number): void {
+  pasted.value = undefined;
+  announce(`${count} lines are on the slate.`);
+  void slate.value?.showFoot();
+  goOnInEntry();
+}
+function joinPasted(text: string): void {
+  pasted.value = undefined;
+  hand.apply((written) => insert(written, text));
+  goOnInEntry();
+}
 
 /** For the entry in hand the change waits until it lands; a line on the slate is written with it. */
 function changeReading(wanted: ReadingChange): void {
@@ -383,6 +401,7 @@ onMounted(async () => {
           @remove-keeping-value="(id) => job.lines.removeKeepingValue(id)"
           @rest="goOnInEntry"
           @clear="job.lines.clear()"
+          @gather="(...going) => job.lines.gather(...going)"
           @remove-chosen="(ids) => job.lines.clear(ids)"
           @print="isPrinting = true"
           @land="landText"
@@ -390,6 +409,17 @@ onMounted(async () => {
         />
       </Apart>
 
+      <button
+        type="button"
+        class="slate-tools"
+        :aria-pressed="slate?.showsTools === true"
+        aria-label="Search, select, headings, total"
+        data-test="slate-tools"
+        @pointerdown.prevent
+        @click="slate?.toggleTools()"
+      >
+        <ListTree :size="20" aria-hidden="true" />slate
+      </button>
       <Apart><FirstHint v-if="isEmpty" class="hint" :there="hintsThere" /></Apart>
       <Apart>
         <div class="hand">
@@ -410,6 +440,7 @@ onMounted(async () => {
             @land="land"
             @recall="recall"
             @clear="clearEntry"
+            @paste-lines="(text: string) => (pasted = text)"
             @cancel="slate?.closeLast() === true || stick?.close()"
           />
         </div>
@@ -425,6 +456,7 @@ onMounted(async () => {
         :style
         :change
         :whole="wholeNow"
+        :part="partNow"
         @use="writeEntry"
         @read-as="readAs"
         @change="changeReading"
@@ -485,12 +517,39 @@ onMounted(async () => {
       /></StoryStick>
     </Apart>
 
+    <PastedLines v-if="pasted" :text="pasted" @landed="pastedLanded" @join="joinPasted" @leave="pasted = undefined" />
     <PrintedSlate v-if="isPrinting" @done="isPrinting = false" />
     <ShortcutSheet v-if="shows === 'shortcuts'" @close="shows = undefined" />
   </BenchLayout>
 </template>
 
 <style scoped>
+.slate-tools {
+  display: none;
+}
+@media (max-width: 760px) {
+  .slate-tools {
+    grid-area: tools;
+    display: flex;
+    flex-direction: column;
+    align-items: center;
+    justify-content: center;
+    min-width: max(44px, var(--target));
+    min-height: 48px;
+    margin-right: 8px;
+    padding: 0 4px;
+    border: 0;
+    background: none;
+    color: var(--ink-soft);
+    font-size: 14px;
+    line-height: 1.1;
+    cursor: pointer;
+  }
+  .slate-tools[aria-pressed='true'] {
+    background: var(--chalk-wash);
+    color: var(--chalk);
+  }
+}
 .failure {
   margin: 0;
   padding: 8px 24px;
@@ -502,5 +561,18 @@ onMounted(async () => {
   align-items: center;
   gap: 8px;
   margin: 0 0 6px;
+}
+/* Over what stands above the entry: no key moves. */
+@media (max-width: 760px) {
+  .inserting {
+    position: absolute;
+    z-index: 5;
+    inset: auto 8px 100%;
+    margin: 0;
+    padding: 6px 10px;
+    border: 1px solid var(--ink);
+    border-radius: 3px;
+    background: var(--chalk-wash);
+  }
 }
 </style>

@@ -43,7 +43,7 @@ button {
   display: grid;
   place-items: center;
   min-width: var(--touch);
-  min-height: 40px;
+  min-height: max(40px, var(--target));
   border: 0;
   background: none;
   color: inherit;

@@ -1,5 +1,14 @@
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
-import { afterPosting, isMetric, reckon, reckonTyped, repeatedStep, wholeTimes, type Reckoned } from '@sprell/core';
+import {
+  afterPosting,
+  isMetric,
+  reckon,
+  reckonTyped,
+  repeatedStep,
+  understood,
+  wholeTimes,
+  type Reckoned,
+} from '@sprell/core';
 import { changedStyle, type ReadingChange } from '../../job/index.ts';
 import { useJob } from '../../live/use-jobs.ts';
 import { withReading } from './reading/reading-change.ts';
@@ -52,6 +61,9 @@ export function useReckoning(entry: Ref<string>) {
     return resting.value && afterPosting(resting.value, options(), after);
   });
 
+  /** Of an entry in error, what it comes to as far as it is understood. */
+  const part = computed(() => inHand.value && understood(inHand.value, options()));
+
   /** A size divided by a size: how often it goes, and what is left over. */
   const whole = computed(() => {
     const parsed = (inHand.value ?? resting.value)?.parsed;
@@ -100,6 +112,7 @@ export function useReckoning(entry: Ref<string>) {
     resting,
     shownInHand,
     shownResting,
+    part,
     whole,
     used,
     again,

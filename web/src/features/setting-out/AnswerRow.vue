@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One size that was found: what it reads, what that cost, and where it can go. */
 import { computed } from 'vue';
-import { exactText, kindOf, type Field, type Quantity, type Reading } from '@sprell/core';
+import { exactText, isMetric, kindOf, type Field, type Quantity, type Reading } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
 import { useJob } from '../../live/use-jobs.ts';
 import { roundingWord, roundingWords } from '../../parts/reading/rounding-words.ts';
@@ -31,7 +31,7 @@ const exactForm = computed(() => {
   const form = exactText(props.found.quantity, job.style)?.text;
   return form !== undefined && form.length <= SHORT_FORM ? form : undefined;
 });
-const cost = computed(() => roundingWords(props.found.quantity, props.found.reading));
+const cost = computed(() => roundingWords(props.found.quantity, props.found.reading, isMetric(job.style.length)));
 </script>
 
 <template>

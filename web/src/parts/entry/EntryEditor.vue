@@ -7,7 +7,7 @@ import { onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import type { Span } from '@sprell/core';
 import { behindPaint } from '../../ui/behind-paint.ts';
 import { sizeNode } from '../../ui/size-pieces.ts';
-import { backspace, figureAt, operator, operatorOf, type EntryText } from './edits.ts';
+import { backspace, figureAt, isSeveralLines, operator, operatorOf, type EntryText } from './edits.ts';
 import type { EntryEditorProps, WrittenSoFar } from './entry-line.ts';
 import { entryMarking, setFindings } from './entry-marking.ts';
 import { useHand, type EntryHandle } from './hand.ts';
@@ -15,7 +15,7 @@ import { LateEditor } from './LateEditor.ts';
 import { behindLines } from '../../ui/behind-lines.ts';
 
 const props = defineProps<EntryEditorProps>();
-const emit = defineEmits<{ land: []; cancel: []; recall: [by: -1 | 1] }>();
+const emit = defineEmits<{ land: []; cancel: []; recall: [by: -1 | 1]; pasteLines: [text: string] }>();
 const model = props.text;
 
 const host = ref<HTMLElement>();
@@ -115,6 +115,16 @@ const oneLine = EditorState.transactionFilter.of((transaction) => {
   ];
 });
 
+/** Several lines may be several entries: the bench is asked. */
+const pastedLines = EditorView.domEventHandlers({
+  paste: (event) => {
+    const text = event.clipboardData?.getData('text/plain') ?? '';
+    if (!props.isBenchs || !isSeveralLines(text)) return false;
+    emit('pasteLines', text);
+    return true;
+  },
+});
+
 /** A finger that touches a figure takes the whole of it, so that the next keys take its place; touched again, it is let go. */
 const figureUnderFinger = EditorView.domEventHandlers({
   click: (event, editor) => {
@@ -149,6 +159,7 @@ onMounted(() => {
         oneLine,
         firstOperator,
         figureUnderFinger,
+        pastedLines,
         extras.of([]),
         entryMarking,
         EditorView.lineWrapping,

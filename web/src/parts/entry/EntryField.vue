@@ -3,7 +3,15 @@
 import { refDebounced } from '@vueuse/core';
 import { computed, nextTick, onMounted, ref, shallowRef, useId, watch, type Ref } from 'vue';
 import { X } from 'lucide-vue-next';
-import { describeIssue, type Fix, type Issue, type Reckoned, type TypedOptions } from '@sprell/core';
+import {
+  DEFAULT_STYLE,
+  describeIssue,
+  isMetric,
+  type Fix,
+  type Issue,
+  type Reckoned,
+  type TypedOptions,
+} from '@sprell/core';
 import type * as Mend from '@sprell/core/mend';
 import { afterPaint } from '../../ui/after-paint.ts';
 import { forDrawing } from '../../ui/drawn.ts';
@@ -32,7 +40,7 @@ const props = defineProps<{
   /** Editing a line of the slate rather than writing a new one. */
   editing?: boolean;
 }>();
-const emit = defineEmits<{ land: []; cancel: []; recall: [by: -1 | 1]; clear: [] }>();
+const emit = defineEmits<{ land: []; cancel: []; recall: [by: -1 | 1]; clear: []; pasteLines: [text: string] }>();
 const model = props.text;
 
 const editor = ref<InstanceType<typeof EntryEditor>>();
@@ -53,7 +61,7 @@ const noLabels = () => [];
 const line = computed(() => ({
   text: props.text,
   label: props.label,
-  hint: '9′ 7 ¼″ + 2′ 9 ⅜″',
+  hint: isMetricJob() ? '2400 mm − 2 × 35 mm' : '9′ 7 ¼″ + 2′ 9 ⅜″',
   marks: props.marks,
   labels: props.labels ?? noLabels,
   hasLast: props.hasLast,
@@ -64,6 +72,7 @@ const line = computed(() => ({
   ownKeys: props.ownKeys,
 }));
 const messageId = useId();
+const isMetricJob = () => isMetric((props.options().style ?? DEFAULT_STYLE).length);
 /** Enter was pressed on an entry that stops short: from then on that is said, and no earlier. */
 const insisted = ref(false);
 watch(model, () => (insisted.value = false));
@@ -143,7 +152,7 @@ defineExpose({ focus: () => written.value?.focus(), take: () => written.value?.t
 </script>
 
 <template>
-  <div class="entry" data-test="entry-field">
+  <div class="entry" :class="{ benchs: !editing }" data-test="entry-field">
     <div class="field" :class="{ wrong: issue }">
       <component
         :is="Editor"
@@ -153,6 +162,7 @@ defineExpose({ focus: () => written.value?.focus(), take: () => written.value?.t
         @land="enter"
         @cancel="emit('cancel')"
         @recall="(by: -1 | 1) => emit('recall', by)"
+        @paste-lines="(text: string) => emit('pasteLines', text)"
       />
       <PlainEntry
         v-else
@@ -161,6 +171,7 @@ defineExpose({ focus: () => written.value?.focus(), take: () => written.value?.t
         @land="enter"
         @cancel="emit('cancel')"
         @recall="(by) => emit('recall', by)"
+        @paste-lines="(text) => emit('pasteLines', text)"
       />
       <button
         v-if="isWritten && !editing"
@@ -281,6 +292,22 @@ defineExpose({ focus: () => written.value?.focus(), take: () => written.value?.t
     flex: none;
     padding: 0 10px;
     font-size: inherit;
+  }
+}
+/* It lies over what stands above the entry, so that neither that nor a key moves under a finger. */
+@media (max-width: 760px) {
+  .benchs :is(.message, .taken) {
+    position: absolute;
+    z-index: 5;
+    inset: auto 8px 100%;
+    margin: 0;
+    padding: 6px 10px;
+    border: 1px solid var(--ink);
+    border-radius: 3px;
+    background: var(--pencil-wash);
+  }
+  .benchs .taken {
+    background: var(--chalk-wash);
   }
 }
 </style>

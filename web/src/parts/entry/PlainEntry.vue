@@ -4,13 +4,13 @@
  * all script of the first screen, and on a slow network an entry can be begun a good second before it has come.
  */
 import { onBeforeUnmount, onMounted, ref } from 'vue';
-import { backspace, insert, operator, operatorOf } from './edits.ts';
+import { backspace, insert, isSeveralLines, operator, operatorOf } from './edits.ts';
 import type { EntryEditorProps, WrittenSoFar } from './entry-line.ts';
 import { useHand } from './hand.ts';
 import { plainHandle } from './plain-handle.ts';
 
 const props = defineProps<EntryEditorProps>();
-const emit = defineEmits<{ land: []; cancel: []; recall: [by: -1 | 1] }>();
+const emit = defineEmits<{ land: []; cancel: []; recall: [by: -1 | 1]; pasteLines: [text: string] }>();
 const model = props.text;
 
 const input = ref<HTMLInputElement>();
@@ -36,12 +36,13 @@ function beforeTyped(event: InputEvent): void {
   handle.apply((entry) => operator(entry, sign, true));
 }
 
-/** One line: what is pasted of several is joined. */
+/** One line: what is pasted of several is joined, unless they are offered as several entries. */
 function paste(event: ClipboardEvent): void {
   const text = event.clipboardData?.getData('text/plain') ?? '';
   if (!text.includes('\n')) return;
   event.preventDefault();
-  handle.apply((entry) => insert(entry, text.replace(/\s*\n\s*/gu, ' ').trim()));
+  if (props.isBenchs && isSeveralLines(text)) emit('pasteLines', text);
+  else handle.apply((entry) => insert(entry, text.replace(/\s*\n\s*/gu, ' ').trim()));
 }
 
 function takeBack(event: KeyboardEvent): void {

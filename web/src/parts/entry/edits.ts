@@ -39,6 +39,10 @@ function around({ text, from, to }: EntryText): { readonly before: string; reado
   return { before: text.slice(0, from), behind: text.slice(to) };
 }
 
+/** Text of more than one line with something in it. */
+export const isSeveralLines = (text: string): boolean =>
+  text.split('\n').filter((line) => line.trim() !== '').length > 1;
+
 /** Puts a piece in, as it is. */
 export function insert(entry: EntryText, piece: string): EntryText {
   const { before, behind } = around(entry);

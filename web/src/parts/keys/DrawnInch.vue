@@ -4,6 +4,7 @@
  * under the finger is shown above it. Arrow keys move it too, and Enter puts the fraction in.
  */
 import { computed, ref } from 'vue';
+import { useComfort } from '../../live/comfort.store.ts';
 import SizeText from '../../ui/SizeText.vue';
 
 const props = defineProps<{ /** Divisions in the inch: 16 for sixteenths. */ finest: number }>();
@@ -24,7 +25,19 @@ function lowest(divisions: number): readonly [num: number, den: number] {
   return [num, den];
 }
 
-const x = (divisions: number) => EDGE + (divisions / props.finest) * (WIDTH - 2 * EDGE);
+/** What of the inch is drawn: all of it, or for a gloved thumb the half of it around the place that is touched. */
+const shown = ref({ from: 0, to: 1 });
+const { comfort } = useComfort();
+const x = (divisions: number) => {
+  const { from, to } = shown.value;
+  return EDGE + ((divisions / props.finest - from) / (to - from)) * (WIDTH - 2 * EDGE);
+};
+/** Twice as large, what is under the finger staying where it is. */
+function magnify(event: PointerEvent): void {
+  const { left, width } = (board.value as SVGSVGElement).getBoundingClientRect();
+  const share = Math.min(1, Math.max(0, (((event.clientX - left) / width) * WIDTH - EDGE) / (WIDTH - 2 * EDGE)));
+  shown.value = { from: share / 2, to: share / 2 + 1 / 2 };
+}
 /** Marks as a tape has them: the coarser the division, the longer. */
 const ticks = computed(() =>
   Array.from({ length: props.finest + 1 }, (_, divisions) => {
@@ -39,13 +52,15 @@ const face = computed(() => picked.value && `${picked.value[0]}⁄${picked.value
 function divisionUnder(event: PointerEvent): number {
   const { left, width } = (board.value as SVGSVGElement).getBoundingClientRect();
   const share = ((event.clientX - left) / width) * WIDTH;
-  const divisions = Math.round(((share - EDGE) / (WIDTH - 2 * EDGE)) * props.finest);
+  const { from, to } = shown.value;
+  const divisions = Math.round((from + ((share - EDGE) / (WIDTH - 2 * EDGE)) * (to - from)) * props.finest);
   return Math.min(props.finest - 1, Math.max(1, divisions));
 }
 
 function down(event: PointerEvent): void {
   (event.currentTarget as Element).setPointerCapture(event.pointerId);
   isDragging.value = true;
+  if (comfort.gloves) magnify(event);
   at.value = divisionUnder(event);
 }
 function move(event: PointerEvent): void {
@@ -55,10 +70,12 @@ function up(event: PointerEvent): void {
   if (!isDragging.value) return;
   at.value = divisionUnder(event);
   isDragging.value = false;
+  shown.value = { from: 0, to: 1 };
   choose();
 }
 function cancel(): void {
   isDragging.value = false;
+  shown.value = { from: 0, to: 1 };
   at.value = undefined;
 }
 
@@ -117,7 +134,7 @@ function byKey(event: KeyboardEvent): void {
       />
     </svg>
     <span
-      v-for="tick in ticks.filter(({ face: words }) => words !== '')"
+      v-for="tick in ticks.filter(({ face: words, x: place }) => words !== '' && place >= 0 && place <= WIDTH)"
       :key="tick.divisions"
       class="figure"
       :class="`den-${tick.den}`"

@@ -2,9 +2,9 @@ import { DEFAULT_STYLE, reckon } from '@sprell/core';
 import { describe, expect, it } from 'vitest';
 import { roundingWords } from './rounding-words.ts';
 
-function words(entry: string): string | undefined {
+function words(entry: string, isMetricJob = false): string | undefined {
   const { outcome, reading } = reckon(entry, { style: DEFAULT_STYLE });
-  return outcome?.kind === 'quantity' && reading ? roundingWords(outcome.quantity, reading) : undefined;
+  return outcome?.kind === 'quantity' && reading ? roundingWords(outcome.quantity, reading, isMetricJob) : undefined;
 }
 
 describe('the cost of a rounding', () => {
@@ -21,5 +21,10 @@ describe('the cost of a rounding', () => {
     ['1234 m to the nearest 10 m', 'full by 157.480″ (4000.0 mm)'],
   ])('of %s is %s', (entry, expected) => {
     expect(words(entry)).toBe(expected);
+  });
+
+  it('is said in millimetres alone where the job is metric', () => {
+    expect(words(`1' / 13`, true)).toBe('shy by 0.4 mm');
+    expect(words(`5/8" + 1 thou`, true)).toBe('full by less than 0.1 mm');
   });
 });

@@ -6,12 +6,16 @@ export function roundingWord(kind: Kind, reading: Reading): string | undefined {
   return kind === 'length' ? reading.rounding : 'rounded';
 }
 
-/** "full by 0.017″ (0.4 mm)" for a length; "rounded" for other kinds; undefined when the reading is the true size. */
-export function roundingWords(quantity: Quantity, reading: Reading): string | undefined {
+/**
+ * "full by 0.017″ (0.4 mm)" for a length, "by 0.4 mm" in a metric job; "rounded" for other kinds; undefined when the reading is
+ * the true size.
+ */
+export function roundingWords(quantity: Quantity, reading: Reading, isMetricJob: boolean): string | undefined {
   if (reading.rounding === 'exact') return undefined;
   if (kindOf(quantity.dimension) !== 'length') return roundingWord('number', reading);
   const cost = roundingCost(quantity, reading);
   if (isQuietCost(cost)) return `${reading.rounding} by less than 0.1 mm`;
   const metres = Math.abs(valueToNumber(cost));
+  if (isMetricJob) return `${reading.rounding} by ${(metres * 1000).toFixed(1)} mm`;
   return `${reading.rounding} by ${(metres / 0.0254).toFixed(3)}″ (${(metres * 1000).toFixed(1)} mm)`;
 }

@@ -173,7 +173,7 @@ li {
 .lead {
   display: grid;
   place-items: center;
-  min-width: 34px;
+  min-width: var(--target);
   padding: 0;
   color: var(--ink-soft);
 }

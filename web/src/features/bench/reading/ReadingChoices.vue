@@ -234,6 +234,24 @@ function choose(change: ReadingChange): void {
     flex: none;
   }
 }
+/* What is opened lies over the slate: the keys beneath stay where a thumb is going. */
+@media (max-width: 760px) {
+  .choices {
+    position: relative;
+  }
+  .options,
+  .scope {
+    position: absolute;
+    z-index: 4;
+    top: 100%;
+    left: -4px;
+    right: -4px;
+    padding: 6px;
+    border: 1px solid var(--ink);
+    border-radius: 3px;
+    background: var(--ground);
+  }
+}
 /* Anything but a phone has room beneath. */
 @media (min-width: 761px) {
   .row {

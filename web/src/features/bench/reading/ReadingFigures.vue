@@ -11,6 +11,8 @@ const props = defineProps<{
   text: () => string | undefined;
   /** Something else is said in its place. */
   isProblem: () => boolean;
+  /** They are of a part of the entry: the rest is in error. */
+  isPart: () => boolean;
 }>();
 const figures = ref<HTMLElement>();
 /** How it begins, where nothing is said instead. */
@@ -22,6 +24,7 @@ watchPostEffect(() => {
   if (room === undefined) return;
   const said = text ?? (props.isProblem() ? '' : NOTHING);
   room.classList.toggle('nothing', text === undefined);
+  room.classList.toggle('part', props.isPart());
   room.style.setProperty('--signs', String(text?.length ?? NOTHING.length));
   room.replaceChildren(said === '' ? '' : sizeNode(said));
 });
@@ -34,5 +37,10 @@ watchPostEffect(() => {
 <style scoped>
 .nothing {
   color: var(--groove);
+}
+.part {
+  color: var(--faint);
+  text-decoration: underline dotted var(--pencil) 3px;
+  text-underline-offset: 0.12em;
 }
 </style>

@@ -7,6 +7,7 @@ import {
   answerDifference,
   describeIssue,
   exactText,
+  isMetric,
   kindOf,
   labelColon,
   readQuantity,
@@ -44,6 +45,8 @@ const props = defineProps<{
   line: string | undefined;
   /** A quotient of two sizes as whole times and what is left over. */
   whole: () => WholeTimes | undefined;
+  /** Of an entry in error, what it comes to as far as it is understood. */
+  part?: () => Reckoned | undefined;
 }>();
 const emit = defineEmits<{
   /** Put this in the entry. */
@@ -70,8 +73,12 @@ const answer = computed(() =>
 );
 const reading = computed(() => shown.value?.reading);
 const text = computed(() => reading.value?.text ?? answer.value);
+/** Marked as such: nothing is done with it. */
+const part = computed(() => (isResting.value || text.value !== undefined ? undefined : props.part?.()));
 const cost = computed(() =>
-  quantity.value && reading.value ? (roundingWords(quantity.value, reading.value) ?? 'exact') : '',
+  quantity.value && reading.value
+    ? (roundingWords(quantity.value, reading.value, isMetric(props.style.length)) ?? 'exact')
+    : '',
 );
 const problem = computed(() =>
   text.value === undefined && shown.value?.issue ? describeIssue(shown.value.issue) : undefined,
@@ -117,7 +124,7 @@ const late = computed<Around | undefined>((before) => around.value ?? (shown.val
 /** What has a tape and other units; a bare number has neither, and what was there waits out of sight for its unit. */
 const measured = computed<Around | undefined>((before) => (late.value?.isBareNumber === true ? before : late.value));
 const lateBeside = afterPaint(() => ({
-  readBack: readBack.value,
+  readBack: part.value ? `so far: ${part.value.readBack ?? ''}` : readBack.value,
   problem: isResting.value ? problem.value : undefined,
   whole: whole.value,
   leftOver: leftOver.value,
@@ -158,7 +165,8 @@ function quantityNow(): Quantity | undefined {
 // Classes follow what is, not every key.
 const isSilent = computed(() => text.value === undefined);
 const isUnread = computed(() => around.value === undefined);
-const textNow = () => text.value;
+const textNow = () => text.value ?? part.value?.reading?.text;
+const isPart = () => part.value !== undefined;
 const hasProblem = () => problem.value !== undefined;
 const lead = (length: LengthStyle) => emit('change', { length });
 </script>
@@ -183,7 +191,7 @@ const lead = (length: LengthStyle) => emit('change', { length });
         }}</span>
       </button>
     </div>
-    <ReadingFigures :text="textNow" :is-problem="hasProblem" />
+    <ReadingFigures :text="textNow" :is-problem="hasProblem" :is-part="isPart" />
     <span class="sr-only" role="status" data-test="spoken">{{ spoken }}</span>
     <ReadingChoices
       v-if="late"
@@ -379,7 +387,7 @@ const lead = (length: LengthStyle) => emit('change', { length });
     margin-top: -8px;
   }
   .tape {
-    max-height: 46px;
+    max-height: 34px;
   }
   .also {
     margin-top: 2px;

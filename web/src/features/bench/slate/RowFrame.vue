@@ -112,7 +112,7 @@ function byKey(event: KeyboardEvent): void {
   touch-action: none;
 }
 .dots {
-  width: 40px;
+  width: max(40px, var(--target));
   border: 0;
   background: none;
   color: var(--ink-soft);

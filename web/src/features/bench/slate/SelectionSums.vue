@@ -1,11 +1,12 @@
 <script setup lang="ts">
 /** What can be done with the lines that are chosen: their sum, mean, largest and smallest; copy them, delete them. */
 import { useClipboard } from '@vueuse/core';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { reckon, type Quantity, type ReadingStyle, type Scope } from '@sprell/core';
 import PlainButton from '../../../ui/PlainButton.vue';
 import SizeText from '../../../ui/SizeText.vue';
 import type { SlateRow } from '../../../job/index.ts';
+import WordsForm from './WordsForm.vue';
 import { runOf, slateText } from './slate-text.ts';
 
 const props = defineProps<{
@@ -13,8 +14,22 @@ const props = defineProps<{
   /** All lines of the slate, in order. */
   all: readonly SlateRow[];
   style: ReadingStyle;
+  /** The line above which they go is touched next. */
+  placing: boolean;
 }>();
-const emit = defineEmits<{ sum: [entry: string]; all: []; remove: []; done: [] }>();
+const emit = defineEmits<{
+  sum: [entry: string];
+  all: [];
+  remove: [];
+  done: [];
+  /** They are to go elsewhere: the line is touched next, or the foot said. */
+  place: [];
+  toFoot: [];
+  /** A heading of their own. */
+  heading: [words: string];
+}>();
+/** The words of a heading are being written. */
+const isNaming = ref(false);
 
 const usable = computed(() =>
   props.rows.flatMap((row) =>
@@ -55,7 +70,21 @@ const clipboard = useClipboard({ legacy: true, copiedDuring: 4000 });
 </script>
 
 <template>
-  <div class="sums" data-test="sums">
+  <div v-if="placing" class="sums" data-test="placing">
+    <span role="status">Touch the line that they go above.</span>
+    <span class="acts">
+      <PlainButton data-test="to-foot" @click="emit('toFoot')">To the foot</PlainButton>
+      <PlainButton @click="emit('place')">Cancel</PlainButton>
+    </span>
+  </div>
+  <WordsForm
+    v-else-if="isNaming"
+    kind="heading"
+    where="above them"
+    @keep="(_, words) => emit('heading', words)"
+    @leave="isNaming = false"
+  />
+  <div v-else class="sums" data-test="sums">
     <span>{{ rows.length }} selected</span>
     <span v-if="isMixed">They are of different kinds and do not add up.</span>
     <template v-else>
@@ -72,6 +101,8 @@ const clipboard = useClipboard({ legacy: true, copiedDuring: 4000 });
         <PlainButton data-test="copy-chosen" @click="clipboard.copy(slateText(rows, style))">{{
           clipboard.copied.value ? 'Copied' : 'Copy'
         }}</PlainButton>
+        <PlainButton data-test="move-chosen" @click="emit('place')">Move</PlainButton>
+        <PlainButton data-test="head-chosen" @click="isNaming = true">Heading</PlainButton>
         <PlainButton data-test="delete-chosen" @click="emit('remove')">Delete</PlainButton>
       </template>
       <PlainButton data-test="done-selecting" @click="emit('done')">Done</PlainButton>

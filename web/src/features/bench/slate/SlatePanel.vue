@@ -2,7 +2,6 @@
 /** The slate: every line of the job in its order. Thousands scroll as easily as ten, for only those in view are made. */
 import { useVirtualizer } from '@tanstack/vue-virtual';
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
-import { Ellipsis } from 'lucide-vue-next';
 import type { LineWire } from '@sprell/contract';
 import type { BareUnit, Reckoned, ReadingStyle, Scope } from '@sprell/core';
 import { useComfort } from '../../../live/comfort.store.ts';
@@ -13,6 +12,8 @@ import { finder } from './search.ts';
 import SlateTools from './SlateTools.vue';
 import WordsRowView from './WordsRowView.vue';
 import { slateText } from './slate-text.ts';
+import { totalAbove } from './total-above.ts';
+import { useChoosing } from './use-choosing.ts';
 import { useDragging } from './use-dragging.ts';
 import { useFoot } from './use-foot.ts';
 import { useSlateKeys } from './use-slate-keys.ts';
@@ -52,6 +53,8 @@ const emit = defineEmits<{
   remove: [lineId: string];
   removeKeepingValue: [lineId: string];
   removeChosen: [lineIds: ReadonlySet<string>];
+  /** Lines go together above another, or to the foot; under a heading where words are given. */
+  gather: [lineIds: ReadonlySet<string>, beforeId: string | undefined, heading?: string];
   clear: [];
   redo: [];
   /** What was opened is done with. */
@@ -66,7 +69,6 @@ const list = ref<HTMLElement>();
 const items = ref<HTMLElement>();
 const editedLine = ref<string>();
 const openLine = ref<string>();
-const selection = ref<ReadonlySet<string>>();
 /** What is asked before lines that others use go, and what can be done about it. */
 interface Question {
   readonly says: string;
@@ -96,6 +98,13 @@ const {
 });
 /** Lines that are drawn out of view, at either end: while one is dragged, as far as it may be taken. */
 const [BEYOND, BEYOND_WHILE_DRAGGED] = [6, 150];
+
+const choosing = useChoosing({
+  rows: () => props.rows,
+  shown: () => found.value,
+  gather: (...going) => emit('gather', ...going),
+});
+const { chosen: selection, chosenRows: selectedRows, isPlacing: placing } = choosing;
 
 const virtualizer = useVirtualizer(
   computed(() => ({
@@ -153,7 +162,8 @@ function keep(lineId: string, entry: string): void {
 }
 /** A touch on a line edits it; while lines are chosen it chooses. */
 function touch(row: SlateRow): void {
-  if (selection.value) select(row);
+  if (placing.value) choosing.place(row.line.id);
+  else if (selection.value) select(row);
   else editedLine.value = row.line.id;
 }
 /** What was asked for is done; the rest that could be done with the line goes out of the way. */
@@ -209,29 +219,18 @@ function answer(act?: () => void): void {
   act?.();
   asking.value = undefined;
 }
-function select({ line: { id } }: SlateRow): void {
-  const next = new Set(selection.value);
-  if (!next.delete(id)) next.add(id);
-  selection.value = next;
+function select(row: SlateRow): void {
+  choosing.toggle(row);
   openLine.value = undefined;
 }
-function selectAll(): void {
-  selection.value = new Set(found.value.map(({ line }) => line.id));
-}
 function removeSelected(): void {
-  const chosen = selection.value ?? new Set<string>();
+  const count = selection.value?.size ?? 0;
   asking.value = {
-    says: `${chosen.size} ${chosen.size === 1 ? 'line is' : 'lines are'} deleted. Undo brings them back.`,
-    takeOff: () => {
-      selection.value = undefined;
-      emit('removeChosen', chosen);
-    },
+    says: `${count} ${count === 1 ? 'line is' : 'lines are'} deleted. Undo brings them back.`,
+    takeOff: () => emit('removeChosen', choosing.end()),
   };
 }
-function toggleSelecting(): void {
-  selection.value = selection.value === undefined ? new Set() : undefined;
-}
-const selectedRows = computed(() => props.rows.filter((row) => selection.value?.has(row.line.id) === true));
+const total = computed(() => totalAbove(props.rows));
 function keepWords(lineId: string, words: string): void {
   emit('keepWords', lineId, words, begun);
   editedLine.value = undefined;
@@ -290,6 +289,9 @@ watch([editedLine, newWords, asking, selection, isSearching], (_, before) => {
 defineExpose({
   showFoot,
   closeLast,
+  /** The tools of the slate, where they come when they are called. */
+  showsTools,
+  toggleTools: () => (showsTools.value = !showsTools.value),
   /** The slate itself is being worked on, and where room is short it has all of it. */
   isBusy: computed(
     () => isSearching.value || [selection, newWords, asking, openLine].some((one) => one.value !== undefined),
@@ -310,9 +312,11 @@ defineExpose({
       :selecting="selection !== undefined"
       :empty="rows.length === 0"
       :can-redo="canRedo"
+      :can-total="total !== undefined"
       :text="wholeText"
+      @total="total && emit('land', total)"
       @search="isSearching = !isSearching"
-      @select="toggleSelecting"
+      @select="choosing.begin"
       @words="newWords = { beforeId: undefined }"
       @clear="clearAll"
       @redo="emit('redo')"
@@ -323,8 +327,12 @@ defineExpose({
       :rows="selectedRows"
       :all="rows"
       :style
+      :placing
       @sum="(entry) => emit('land', entry)"
-      @all="selectAll"
+      @all="choosing.all"
+      @place="placing = !placing"
+      @to-foot="choosing.place(undefined)"
+      @heading="choosing.head"
       @remove="removeSelected"
       @done="selection = undefined"
     />
@@ -338,16 +346,6 @@ defineExpose({
     />
     <WordsForm v-if="newWords" :where="wordsGo" @keep="landWords" @leave="newWords = undefined" />
     <div class="board">
-      <button
-        type="button"
-        class="tools-toggle"
-        :aria-pressed="showsTools"
-        aria-label="Search, select, headings"
-        data-test="slate-tools"
-        @click="showsTools = !showsTools"
-      >
-        <Ellipsis :size="20" aria-hidden="true" />
-      </button>
       <div
         ref="list"
         class="lines"
@@ -444,9 +442,6 @@ defineExpose({
   overflow-x: hidden;
   isolation: isolate;
 }
-.tools-toggle {
-  display: none;
-}
 .empty {
   padding: 20px;
   color: var(--ink-soft);
@@ -455,22 +450,6 @@ defineExpose({
 @media (max-width: 760px) {
   .tools:not(.shown) {
     display: none;
-  }
-  .tools-toggle {
-    position: absolute;
-    z-index: 2;
-    top: 0;
-    right: 0;
-    display: grid;
-    place-items: center;
-    width: 40px;
-    height: 28px;
-    border: 1px solid var(--groove);
-    border-top: 0;
-    border-right: 0;
-    border-radius: 0 0 0 4px;
-    background: var(--ground);
-    color: var(--ink-soft);
   }
 }
 </style>

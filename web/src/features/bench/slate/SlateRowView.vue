@@ -288,8 +288,11 @@ watch(
 /* A phone shows three lines and more. */
 @media (max-width: 760px) {
   .body {
-    min-height: var(--touch);
+    min-height: 44px;
     padding-block: 3px;
+  }
+  .words {
+    line-height: 1.2;
   }
 }
 </style>

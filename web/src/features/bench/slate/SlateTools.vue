@@ -12,10 +12,12 @@ const props = defineProps<{
   empty: boolean;
   /** Something was undone that can be done again; said here where the head has no room for it. */
   canRedo: boolean;
+  /** Lines above the foot add up. */
+  canTotal: boolean;
   /** The lines as text for a message. */
   text: () => string;
 }>();
-const emit = defineEmits<{ search: []; select: []; words: []; clear: []; redo: []; print: [] }>();
+const emit = defineEmits<{ search: []; select: []; words: []; clear: []; redo: []; print: []; total: [] }>();
 const clipboard = useClipboard({ legacy: true, copiedDuring: 4000 });
 const share = useShare();
 const copy = () => void clipboard.copy(props.text());
@@ -69,7 +71,16 @@ const sought = defineModel<string>('sought', { required: true });
     >
       Heading
     </button>
-    <button v-if="!empty" type="button" class="tool" data-test="clear-all" @click="emit('clear')">Delete all</button>
+    <button
+      v-if="canTotal"
+      type="button"
+      class="tool"
+      title="Add a line with the total of the lines above"
+      data-test="total"
+      @click="emit('total')"
+    >
+      Total
+    </button>
     <template v-if="!empty">
       <button
         type="button"
@@ -103,6 +114,7 @@ const sought = defineModel<string>('sought', { required: true });
       >
         <Printer :size="20" aria-hidden="true" />
       </button>
+      <button type="button" class="tool" data-test="clear-all" @click="emit('clear')">Delete all</button>
     </template>
     <button
       v-if="canRedo"
@@ -155,7 +167,7 @@ const sought = defineModel<string>('sought', { required: true });
 .search {
   flex: 1;
   min-width: 0;
-  min-height: 40px;
+  min-height: max(40px, var(--target));
   padding: 0 8px;
   border: 1px solid var(--groove);
   border-radius: 3px;

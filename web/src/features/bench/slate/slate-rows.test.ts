@@ -28,7 +28,12 @@ function workedRows(...sources: readonly string[]): WorkedRow[] {
   }));
 }
 
-const withAll = (rows: readonly WorkedRow[], all: readonly SlateRow[] = rows) => ({ rows, all, style: DEFAULT_STYLE });
+const withAll = (rows: readonly WorkedRow[], all: readonly SlateRow[] = rows) => ({
+  rows,
+  all,
+  style: DEFAULT_STYLE,
+  placing: false,
+});
 
 function aRow(source: string, more: object = {}) {
   const [made] = workedRows(source) as [WorkedRow];

@@ -147,7 +147,7 @@ const units = computed(() =>
   align-items: center;
   justify-content: center;
   gap: 4px;
-  min-width: 44px;
+  min-width: max(44px, var(--target));
   min-height: var(--touch);
   padding: 0 4px;
   border: 0;
@@ -203,7 +203,9 @@ const units = computed(() =>
 /* In one row: what it holds between the two signs. */
 @media (max-width: 1023px) {
   .in-hand {
-    grid-template: 'off held on' auto 'refused refused refused' auto / minmax(44px, auto) 1fr minmax(44px, auto);
+    grid-template:
+      'off held on' auto 'refused refused refused' auto / minmax(max(44px, var(--target)), auto)
+      1fr minmax(max(44px, var(--target)), auto);
     flex: none;
   }
   .held {

@@ -94,7 +94,7 @@ li {
 }
 .hold {
   flex: none;
-  width: 40px;
+  width: max(40px, var(--target));
   min-height: var(--row, var(--touch));
   padding: 0;
   border: 0;
@@ -143,7 +143,7 @@ li {
 }
 @media (pointer: coarse) {
   .laid .hold {
-    width: 48px;
+    width: max(48px, var(--target));
   }
 }
 /* Beside each other, in a row that is scrolled. */
@@ -159,6 +159,6 @@ li {
   font-size: 14px;
 }
 .chip .hold {
-  width: 34px;
+  width: var(--target);
 }
 </style>

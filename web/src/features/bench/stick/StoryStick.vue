@@ -156,7 +156,7 @@ function nextOrder(): void {
   align-items: center;
   justify-content: center;
   gap: 5px;
-  min-width: 40px;
+  min-width: max(40px, var(--target));
   min-height: var(--touch);
   padding: 0 4px;
   border: 0;
