@@ -258,8 +258,8 @@ describe('a hand in a hurry', () => {
     const run = '[data-field=run] input';
     await bench.fill('[data-field=rise] input', `9'`);
     await bench.fill(run, `12'`);
-    await bench.page.waitForSelector('[data-field=diagonal] [data-test=to-slate]:not([disabled])');
-    const box = await (await bench.page.$('[data-field=diagonal] [data-test=to-slate]'))?.boundingBox();
+    await bench.page.waitForSelector('[data-answer=diagonal] [data-test=to-slate]');
+    const box = await (await bench.page.$('[data-answer=diagonal] [data-test=to-slate]'))?.boundingBox();
     if (!box) throw new Error('There is nothing to put the diagonal on the slate by.');
     const session = await bench.page.createCDPSession();
     const wanted: string[] = [];

@@ -567,7 +567,7 @@ onMounted(async () => {
   .inserting {
     position: absolute;
     z-index: 5;
-    inset: auto 8px 100%;
+    inset: auto 8px calc(100% + 52px);
     margin: 0;
     padding: 6px 10px;
     border: 1px solid var(--ink);

@@ -135,10 +135,10 @@ const usedBy = computed(() => props.story.usedBy.join(', '));
         <PlainButton data-test="rename" @click="askName">Rename</PlainButton>
       </template>
     </header>
-    <p class="value" :class="{ wrong: story.mark.problem }" data-test="mark-value">
-      <SizeText :text="story.mark.reading" />
+    <div class="value" :class="{ wrong: story.mark.problem }">
+      <SizeText :text="story.mark.reading" data-test="mark-value" />
       <ResultUses v-if="story.mark.quantity" :name :entry="() => name" :plain />
-    </p>
+    </div>
     <p v-if="story.mark.problem" class="problem" role="alert">{{ story.mark.problem }}</p>
 
     <div class="actions">

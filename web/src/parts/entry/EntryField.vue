@@ -299,7 +299,7 @@ defineExpose({ focus: () => written.value?.focus(), take: () => written.value?.t
   .benchs :is(.message, .taken) {
     position: absolute;
     z-index: 5;
-    inset: auto 8px 100%;
+    inset: auto 8px calc(100% + 52px);
     margin: 0;
     padding: 6px 10px;
     border: 1px solid var(--ink);

@@ -61,14 +61,16 @@ export function namings(text: string, from: number, labels: readonly string[]): 
   });
   const isName = /^\p{L}[\p{L}\p{N}_]*$/u.test(typed);
   return [
-    ...begun.slice(0, MOST_LABELS).map((words) => label(words, 1)),
-    ...(begun.some((words) => words === typed) ? [] : [label(typed, -1)]),
+    ...begun.slice(0, MOST_LABELS).map((words) => label(words, -1)),
+    ...(begun.some((words) => words === typed) ? [] : [label(typed, LAST)]),
     ...(isName
-      ? [{ label: `${typed} =`, apply: `${typed} = `, info: 'stores it as a mark', type: 'mark', boost: -1 }]
+      ? [{ label: `${typed} =`, apply: `${typed} = `, info: 'stores it as a mark', type: 'mark', boost: LAST }]
       : []),
   ];
 }
 const MOST_LABELS = 4;
+/** Behind every word that is known. */
+const LAST = -99;
 
 /** Suggestions for the word at the cursor. A unit that is written out whole needs none. */
 export function suggest(marks: () => readonly NamedMark[]) {
@@ -86,6 +88,6 @@ export function suggest(marks: () => readonly NamedMark[]) {
 export function suggestNames(labels: () => readonly string[]) {
   return (context: CompletionContext): CompletionResult | null => {
     const options = namings(context.state.doc.toString(), context.pos, labels());
-    return options.length === 0 ? null : { from: 0, options, filter: false };
+    return options.length === 0 ? null : { from: 0, options };
   };
 }
