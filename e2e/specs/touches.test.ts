@@ -136,6 +136,54 @@ describe('touches, from an empty entry to the answer', () => {
     expect(bench.errors).toEqual([]);
   });
 
+  it('to copy the slate, label a line, fill a field of another room, and begin a job', async () => {
+    counted.set(
+      'copy the slate',
+      await counting(async (thumb) => {
+        await thumb.touch('[data-test=slate-tools]');
+        await thumb.touch('[data-test=copy-slate]');
+        await bench.page.waitForFunction(() =>
+          document.querySelector('[data-test=copy-slate]')?.textContent.includes('Copied'),
+        );
+      }),
+    );
+    await bench.tap('[data-test=slate-tools]');
+    counted.set(
+      'a label of four letters, and back at the digits',
+      await counting(async (thumb) => {
+        await thumb.keys('abc', 's', 'i', 'l', 'l');
+        await thumb.touch('[data-offer="sill:"]');
+        await thumb.keys('digits');
+        expect(await bench.text('.hand [data-test=entry]')).toBe('sill:');
+      }),
+    );
+    await bench.touchKeys('9', '′', 'enter');
+    await bench.room('/setting-out');
+    await bench.tap('[data-shape=right-triangle]');
+    counted.set(
+      'the last size of the bench into a field of setting out',
+      await counting(async (thumb) => {
+        await thumb.touch('[data-field=rise] input');
+        await thumb.touch('[data-test=dock] .line');
+        await bench.says('[data-test=dock-reading]', '9′');
+      }),
+    );
+    await bench.page.$eval('[data-field=rise] input', (field) => (field as HTMLInputElement).blur());
+    counted.set(
+      'a new job, its name apart',
+      await counting(async (thumb) => {
+        await thumb.touch('[data-test=job]');
+        await thumb.touch('[data-test=new-job]');
+        await bench.page.waitForFunction(() => document.activeElement?.matches('[data-test=job-title]'));
+        await bench.page.keyboard.type('Shed, Quill Park');
+        await thumb.touch('[data-test=make-job]');
+        await bench.page.waitForSelector('.hand .cm-content');
+      }),
+    );
+    await bench.kept();
+    expect(bench.errors).toEqual([]);
+  });
+
   it('stand in the table of docs/performance.md', () => {
     const table = tableOfTouches();
     expect([...table.keys()].sort()).toEqual([...counted.keys()].sort());

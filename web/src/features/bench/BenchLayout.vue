@@ -168,14 +168,14 @@ defineProps<{
   .bench.left.laid-out,
   .bench.no-stick {
     grid-template:
-      'head head' auto
-      'notices notices' auto
-      'reading reading' minmax(0, auto)
-      'slate slate' minmax(64px, 1fr)
-      'hint hint' auto
-      'stick tools' auto
-      'hand hand' auto
-      'keys keys' auto / minmax(0, 1fr) auto;
+      'head' auto
+      'notices' auto
+      'reading' minmax(0, auto)
+      'slate' minmax(64px, 1fr)
+      'hint' auto
+      'stick' auto
+      'hand' auto
+      'keys' auto / minmax(0, 1fr);
   }
   /* What is said of the entry lies over what stands above it, so that neither it nor a key moves. */
   :slotted(.hand) {
@@ -200,9 +200,7 @@ defineProps<{
   .busy :slotted(.hint),
   .busy :slotted(.hand),
   .busy :slotted(.stick),
-  .busy :slotted(.keys),
-  .editing :slotted(.slate-tools),
-  .busy :slotted(.slate-tools) {
+  .busy :slotted(.keys) {
     display: none;
   }
   :slotted(.hint) {
@@ -215,7 +213,7 @@ defineProps<{
     padding: 2px 8px 8px;
   }
   :slotted(.stick) {
-    margin: 0 0 0 8px;
+    margin: 0 8px;
     padding: 0;
   }
 }

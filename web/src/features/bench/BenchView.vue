@@ -317,7 +317,19 @@ onMounted(async () => {
     :editing="redrafted !== undefined"
     :busy="slate?.isBusy === true"
   >
-    <AppHead class="head" title="Bench" own-steps :undo-says="undoSays" @undo="undo" @redo="redo" />
+    <AppHead class="head" title="Bench" own-steps :undo-says="undoSays" @undo="undo" @redo="redo">
+      <button
+        type="button"
+        class="slate-tools"
+        :aria-pressed="slate?.showsTools === true"
+        aria-label="Search, select, headings, total"
+        data-test="slate-tools"
+        @pointerdown.prevent
+        @click="slate?.toggleTools()"
+      >
+        <ListTree :size="20" aria-hidden="true" />slate
+      </button>
+    </AppHead>
 
     <p class="sr-only" role="status" data-test="announced">{{ announced }}</p>
     <div class="notices">
@@ -409,17 +421,6 @@ onMounted(async () => {
         />
       </Apart>
 
-      <button
-        type="button"
-        class="slate-tools"
-        :aria-pressed="slate?.showsTools === true"
-        aria-label="Search, select, headings, total"
-        data-test="slate-tools"
-        @pointerdown.prevent
-        @click="slate?.toggleTools()"
-      >
-        <ListTree :size="20" aria-hidden="true" />slate
-      </button>
       <Apart><FirstHint v-if="isEmpty" class="hint" :there="hintsThere" /></Apart>
       <Apart>
         <div class="hand">
@@ -529,14 +530,12 @@ onMounted(async () => {
 }
 @media (max-width: 760px) {
   .slate-tools {
-    grid-area: tools;
     display: flex;
     flex-direction: column;
     align-items: center;
     justify-content: center;
     min-width: max(44px, var(--target));
     min-height: 48px;
-    margin-right: 8px;
     padding: 0 4px;
     border: 0;
     background: none;

@@ -43,6 +43,8 @@ function redo(): void {
       <RoomLinks :title @settings="comfort.open = true" />
       <JobPicker class="jobs" />
       <KeepStateText class="state" :state="jobs.keepState" :is-reader="job.isReader" />
+      <!-- What else a screen has at hand here. -->
+      <slot />
       <PlainButton
         class="undo"
         :disabled="says === undefined"
