@@ -50,6 +50,13 @@ const openKept = (name) => async (page) => {
   await page.waitForSelector(`[data-kept="${name}"].chosen`);
 };
 
+/** A field that is written in, by the keys along the lower edge. */
+const withKeys = async (page) => {
+  await openKept('Arch between two posts')(page);
+  await page.tap('[data-field=radius] input');
+  await page.waitForSelector('[data-test=dock]');
+};
+
 /** The marks and the chart of what stepping off would do, beneath the drawing. */
 const drift = async (page) => {
   await openKept('Balusters')(page);
@@ -67,7 +74,7 @@ const allShapes = async (page) => {
     for (const name of await page.$$eval('[data-kept]', (all) => all.map(({ dataset }) => dataset.kept))) {
       await openKept(name)(page);
       await page.waitForSelector('.figure .words');
-      const shape = await page.$eval('.shapes .chosen', ({ textContent }) => textContent.trim());
+      const shape = await page.$eval('[data-test=shapes] b', ({ textContent }) => textContent.trim());
       if (drawn.has(shape)) continue;
       const figure = await page.$('.figure');
       drawn.set(shape, { name, picture: await figure?.screenshot({ encoding: 'base64' }) });
@@ -121,7 +128,7 @@ const PICTURES = [
   { name: 'stick-phone', ...PHONE, prepare: screen('/stick') },
   { name: 'setting-out', ...DESK, prepare: screen('/setting-out/rafter', openKept('Common rafters')) },
   { name: 'setting-out-spacing', ...DESK, prepare: screen('/setting-out/spacing-gaps', drift) },
-  { name: 'setting-out-phone', ...PHONE, prepare: screen('/setting-out/arc', openKept('Arch between two posts')) },
+  { name: 'setting-out-phone', ...PHONE, prepare: screen('/setting-out/arc', withKeys) },
   { name: 'setting-out-shapes', width: 1280, height: 1090, prepare: allShapes },
   {
     name: 'scales',

@@ -308,6 +308,34 @@ describe('by the keyboard alone', () => {
   });
 });
 
+describe('in colours that somebody chose for the whole device', () => {
+  it('the inch, the tape, grips and drawings are seen as words are', async () => {
+    const bench = await openBench(browser);
+    const { page } = bench;
+    const session = await page.createCDPSession();
+    await session.send('Emulation.setEmulatedMedia', { features: [{ name: 'forced-colors', value: 'active' }] });
+    await bench.type(`5' 3"`);
+    const words = await page.evaluate(() => getComputedStyle(document.querySelector('.read-back') as Element).color);
+    const strokes = await page.$$eval('.inch .tick', (all) => [
+      ...new Set(all.map((one) => getComputedStyle(one).stroke)),
+    ]);
+    const ground = await page.evaluate(
+      () => getComputedStyle(document.querySelector('.inch') as Element).backgroundColor,
+    );
+    expect(strokes).toEqual([words]);
+    expect(ground).not.toBe(words);
+    const grip = await page.$eval('.grip', (one) => getComputedStyle(one, '::before').backgroundImage);
+    expect(grip).toContain('gradient');
+    await bench.clear();
+    await bench.room('/setting-out');
+    await bench.click('[data-shape=rafter]');
+    await page.waitForSelector('.figure path');
+    const drawn = await page.$$eval('.figure path.body', (all) => all.map((one) => getComputedStyle(one).stroke));
+    expect(new Set(drawn)).toEqual(new Set([words]));
+    expect(bench.errors).toEqual([]);
+  });
+});
+
 describe('what is spoken and what moves', () => {
   it('the reading is said once typing rests, not at every key', async () => {
     const bench = await openBench(browser);

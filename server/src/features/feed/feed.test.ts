@@ -142,6 +142,23 @@ describe('the stream of a job', () => {
     await feed.close();
   });
 
+  it('goes on for a listener that came when another one had left, however often that one says so', async () => {
+    const feed = new JobFeed(test.url, pino({ level: 'silent' }));
+    const listen = (said: number[]) =>
+      feed.listen({ jobId, accountId: owner.accountId, changed: (one) => said.push(one), shut: () => undefined });
+    const [first, second]: [number[], number[]] = [[], []];
+    const leave = listen(first);
+    leave();
+    const stay = listen(second);
+    leave();
+    expect(feed.size).toBe(1);
+    feed.changed(jobId, 4);
+    await vi.waitFor(() => expect(second).toEqual([4]));
+    expect(first).toEqual([]);
+    stay();
+    await feed.close();
+  });
+
   it('comes from whichever server process the change was made in', async () => {
     const feed = new JobFeed(test.url, pino({ level: 'silent' }));
     await feed.start();

@@ -122,6 +122,14 @@ li {
   gap: 6px;
   padding-block: 0;
 }
+/* A name is never cut down to its first letter: the size goes below it first. */
+.close .mark {
+  flex-wrap: wrap;
+}
+.close .name {
+  flex: 1 1 auto;
+  min-width: min(4em, 100%);
+}
 .close .hold {
   width: 30px;
 }
