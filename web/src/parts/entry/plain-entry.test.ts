@@ -69,11 +69,17 @@ describe('an entry whose editor has not come yet', () => {
     expect(text.value).toBe('last × ');
     await input().trigger('keydown', { key: 'Backspace' });
     expect(text.value).toBe('×');
-    const paste = new Event('paste', { cancelable: true }) as Event & { clipboardData: object };
-    paste.clipboardData = { getData: () => ` 1'\n 2'\n` };
-    input().element.setSelectionRange(0, 1);
-    input().element.dispatchEvent(paste);
-    expect(text.value).toBe(`1' 2'`);
+    const paste = (pasted: string) => {
+      const event = new Event('paste', { cancelable: true }) as Event & { clipboardData: object };
+      event.clipboardData = { getData: () => pasted };
+      input().element.setSelectionRange(0, 1);
+      input().element.dispatchEvent(event);
+    };
+    // One line with its break is an entry; several may be several entries, and the bench is asked.
+    paste(` 1'\n`);
+    expect(text.value).toBe(`1'`);
+    paste(` 1'\n 2'\n`);
+    expect([text.value, field.emitted('pasteLines')]).toEqual([`1'`, [[` 1'\n 2'\n`]]]);
     field.unmount();
   });
 
