@@ -91,7 +91,7 @@ describe('another job', () => {
     await bench.type('#1 / 7');
     expect(await bench.reading()).toBe('343 mm');
     await bench.drawn();
-    expect(await bench.text('[data-test=cost]')).toBe('shy by 0.006″ (0.1 mm)');
+    expect(await bench.text('[data-test=cost]')).toBe('shy by 0.1 mm');
     await bench.clear();
     await bench.goto();
     expect((await bench.job()).title).toBe('Allotment tool store');

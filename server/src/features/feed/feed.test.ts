@@ -144,6 +144,7 @@ describe('the stream of a job', () => {
 
   it('goes on for a listener that came when another one had left, however often that one says so', async () => {
     const feed = new JobFeed(test.url, pino({ level: 'silent' }));
+    await feed.start();
     const listen = (said: number[]) =>
       feed.listen({ jobId, accountId: owner.accountId, changed: (one) => said.push(one), shut: () => undefined });
     const [first, second]: [number[], number[]] = [[], []];
