@@ -155,7 +155,7 @@ function release(): void {
 .keys {
   display: grid;
   grid-template: 'inch inch' auto 'main side' auto 'foot foot' auto / 5fr 1.15fr;
-  gap: 6px;
+  gap: var(--key-gap);
   user-select: none;
   touch-action: manipulation;
 }
@@ -169,14 +169,14 @@ function release(): void {
 .units {
   display: grid;
   grid-template-columns: repeat(3, 1fr);
-  gap: 6px;
+  gap: var(--key-gap);
 }
 .main,
 .behind {
   grid-area: main;
   display: grid;
   grid-template-columns: repeat(5, 1fr);
-  gap: 6px;
+  gap: var(--key-gap);
 }
 .behind {
   grid-template-columns: repeat(4, 1fr);
@@ -185,14 +185,14 @@ function release(): void {
   grid-area: side;
   display: grid;
   grid-template-rows: repeat(3, 1fr);
-  gap: 6px;
+  gap: var(--key-gap);
 }
 .foot {
   grid-area: foot;
   display: grid;
   grid-auto-columns: 1fr;
   grid-auto-flow: column;
-  gap: 6px;
+  gap: var(--key-gap);
 }
 .letters {
   grid-area: inch / inch / foot / foot;

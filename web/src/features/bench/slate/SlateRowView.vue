@@ -288,7 +288,7 @@ watch(
 /* A phone shows three lines and more. */
 @media (max-width: 760px) {
   .body {
-    min-height: 44px;
+    min-height: max(44px, var(--target));
     padding-block: 3px;
   }
   .words {
