@@ -8,7 +8,19 @@ import { bundleForNode } from '../tools/lib/bundle.mjs';
 import { at } from '../tools/lib/paths.mjs';
 
 /** Files that are a benchmark by themselves; the others are their parts. */
-const RUNNABLE = ['rational', 'entries', 'slate', 'shapes', 'screen', 'devices', 'server', 'crowd', 'clear', 'long'];
+const RUNNABLE = [
+  'rational',
+  'entries',
+  'slate',
+  'quantities',
+  'shapes',
+  'screen',
+  'devices',
+  'server',
+  'crowd',
+  'clear',
+  'long',
+];
 const asked = process.argv.slice(2).filter((argument) => !/^--|^\d+$/.test(argument));
 const known = readdirSync(at('benchmarks', 'src'));
 for (const name of asked.length > 0 ? asked : RUNNABLE) {

@@ -97,7 +97,6 @@ const allShapes = async (page) => {
 const PICTURES = [
   { name: 'bench', ...DESK, prepare: write(ENTRY) },
   { name: 'bench-night', ...DESK, look: 'night', prepare: writeAnew(17) },
-  { name: 'bench-sun', ...DESK, look: 'sun', prepare: write('#2 - 2 * (5 1/2" + rail / 14') },
   {
     name: 'jobs',
     ...DESK,
@@ -108,15 +107,6 @@ const PICTURES = [
   },
   { name: 'bench-phone', ...PHONE, prepare: write(ENTRY) },
   { name: 'bench-tablet', ...TABLET, prepare: write(ENTRY) },
-  {
-    name: 'bench-all-marks',
-    ...DESK,
-    prepare: async (page) => {
-      await page.click('[data-test=lay-out]');
-      await page.waitForSelector('[data-test=laid-out]');
-      await write('rail / 2')(page);
-    },
-  },
   { name: 'stick', ...DESK, prepare: screen('/stick') },
   {
     name: 'stick-print',
@@ -141,6 +131,21 @@ const PICTURES = [
       }
       await page.type('[data-test=bar] input', '2 15/32"');
       await page.type('[data-test=bar-says] input', "10'");
+    }),
+  },
+  {
+    name: 'quantities',
+    ...DESK,
+    prepare: screen('/quantities', async (page) => {
+      await page.click('[data-item="Joists"] [data-column=length]');
+      await page.waitForSelector('[data-test=row-says]');
+    }),
+  },
+  {
+    name: 'quantities-phone',
+    ...PHONE,
+    prepare: screen('/quantities', async (page) => {
+      await page.waitForSelector('[data-card]');
     }),
   },
   {

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { copyOfJob } from './copy-of-job.ts';
 import type { JobWire } from './endpoints/jobs.ts';
 import { NEW_JOB } from './job-fields.ts';
+import { NEW_ITEM } from './kinds/item/new-item.ts';
 
 const id = (n: number) => `01900000-0000-7000-8000-${String(n).padStart(12, '0')}`;
 const line = (n: number, more: object = {}) => ({
@@ -122,5 +123,27 @@ describe('a copy of a job', () => {
       ['scale', { kind: 'sizes', paper: '1/4"', site: `#{${own}}`, name: 'Plan' }],
       ['setout', { name: 'Gable', shape: 'circle', answer: '', fields: ['rise'], entries: [`#{${own}}`] }],
     ]);
+  });
+
+  it('has the rows of its take-off in its own sections, with its own taxes, naming its own rows', () => {
+    const row = {
+      ...NEW_ITEM,
+      id: id(50),
+      section: id(40),
+      tax: null,
+      versions: [id(41)],
+      revision: 4,
+      deleted: false,
+    };
+    const changes = copied({
+      sections: [{ id: id(40), name: 'Roof', position: 'a0', revision: 3, deleted: false }],
+      versions: [{ id: id(41), name: 'with oak', position: 'a0', revision: 3, deleted: false }],
+      items: [row, { ...row, id: id(51), section: null, versions: [], count: `2 @{${id(50)}}` }],
+    });
+    const idOf = (of: string) => changes.filter((change) => change['of'] === of).map(({ thingId }) => thingId);
+    const [one, other] = changes.filter((change) => change['of'] === 'item').map(({ content }) => content) as object[];
+    expect(one).toMatchObject({ section: idOf('section')[0], tax: null, versions: idOf('version') });
+    expect(other).toMatchObject({ section: null, versions: [], count: `2 @{${String(idOf('item')[0])}}` });
+    expect(idOf('section')[0]).not.toBe(id(40));
   });
 });

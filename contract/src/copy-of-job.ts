@@ -23,12 +23,18 @@ export function copyOfJob(job: JobWire, title: string, newId: () => string): rea
   const ofTheCopy = (value: unknown): unknown =>
     typeof value === 'string' ? withOtherIds(value, copied) : Array.isArray(value) ? value.map(ofTheCopy) : value;
 
-  const things = KINDS.flatMap(({ name, entries }) =>
+  const ofTheCopyById = (value: unknown): unknown =>
+    typeof value === 'string' ? copied(value) : Array.isArray(value) ? value.map(ofTheCopyById) : value;
+
+  const things = KINDS.flatMap(({ name, entries, refers = [] }) =>
     (thingsOf(job)[name] ?? [])
       .filter(({ deleted }) => !deleted)
       .map((thing): Change => {
         const content: Content = contentOf(thing);
-        const held = Object.fromEntries(entries.map((field) => [field, ofTheCopy(content[field])]));
+        const held = Object.fromEntries([
+          ...entries.map((field) => [field, ofTheCopy(content[field])] as const),
+          ...refers.map((field) => [field, ofTheCopyById(content[field])] as const),
+        ]);
         return {
           id: newId(),
           kind: 'thing.add',

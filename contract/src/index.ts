@@ -55,5 +55,6 @@ export {
   type Role,
 } from './endpoints/jobs.ts';
 export { copyOfJob } from './copy-of-job.ts';
+export { NEW_ITEM, type ItemContent } from './kinds/item/new-item.ts';
 export * from './endpoints/account.ts';
 export * from './endpoints/members.ts';

@@ -6,7 +6,7 @@ export { makeRational, parseRational, rationalToText, type Rational } from './nu
 export type { RoundingDirection } from './number/rounding.ts';
 export { valueToNumber, isExact, equalValue, type Value } from './number/value.ts';
 export { termsOf } from './number/radical.ts';
-export { kindOf, type Dimension, type Kind } from './units/dimension.ts';
+export { kindOf, lengthsBeyondVolume, type Dimension, type Kind } from './units/dimension.ts';
 export { quantityIn, type Quantity } from './units/quantity.ts';
 export { ACCEPTED_FORMS, type AcceptedForm, type FormGroup } from './notation/accepted-forms.ts';
 export { ABOUT_UNITS } from './units/unit-about.ts';
@@ -52,6 +52,7 @@ export {
 } from './drawing/drawing.ts';
 export {
   definitionText,
+  measuredIssue,
   readScale,
   turn,
   turnedEntry,

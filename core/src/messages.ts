@@ -1,6 +1,7 @@
 import type { Issue, IssueCode, IssueFields, Sentences } from './base/issue.ts';
 import { EVALUATION_SENTENCES } from './evaluate/issues.ts';
 import { NOTATION_SENTENCES } from './notation/issues.ts';
+import { ROW_SENTENCES } from './quantities/issues.ts';
 import { SCALE_SENTENCES } from './scale/issues.ts';
 import { STICK_SENTENCES } from './stick/issues.ts';
 
@@ -8,6 +9,7 @@ import { STICK_SENTENCES } from './stick/issues.ts';
 const SENTENCES: Sentences<IssueFields> = {
   ...NOTATION_SENTENCES,
   ...EVALUATION_SENTENCES,
+  ...ROW_SENTENCES,
   ...SCALE_SENTENCES,
   ...STICK_SENTENCES,
 };

@@ -99,7 +99,20 @@ describe('the scale rule', () => {
     await bench.fill('[data-test=run] input', '2 sq in');
     await bench.press('Enter');
     await bench.page.waitForSelector('.runs [role=alert]');
-    await bench.page.$$eval('.runs .drop', (drops) => (drops[3] as HTMLElement).click());
+    await bench.page.$$eval('[data-test=delete-run]', (drops) => (drops[3] as HTMLElement).click());
+    await bench.says('[data-test=runs-site]', '23′ 3″');
+    // A number without a unit is not taken, and mended in one touch.
+    await bench.page.$$eval('[data-test=edit-run]', (edits) => (edits[2] as HTMLElement).click());
+    await bench.fill('[data-test=run] input', '4');
+    await bench.press('Enter');
+    await bench.page.waitForSelector('[data-test=run] [data-test=fix]');
+    expect(await bench.text('[data-test=runs-site]')).toBe('23′ 3″');
+    await bench.click('[data-test=run] [data-test=fix]');
+    await bench.press('Enter');
+    await bench.says('[data-test=runs-site]', '21′ 3″');
+    await bench.page.$$eval('[data-test=edit-run]', (edits) => (edits[2] as HTMLElement).click());
+    await bench.fill('[data-test=run] input', '5"');
+    await bench.press('Enter');
     await bench.says('[data-test=runs-site]', '23′ 3″');
     await bench.click('[data-test=runs-to-slate]');
     await bench.kept();

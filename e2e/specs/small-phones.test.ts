@@ -41,3 +41,37 @@ it.each([
   expect(await bench.overflow()).toBe(0);
   await bench.clear();
 });
+
+it('with glove size has no target under 56 px, and an inch whose sixteenths a gloved thumb can tell apart', async () => {
+  const { page } = bench;
+  await page.setViewport(PHONE);
+  await page.evaluate(() => localStorage.setItem('sprell.comfort', JSON.stringify({ gloves: true })));
+  await bench.goto();
+  await bench.still();
+  const small = await page.$$eval('button, a[href], input, [role=slider], [role=menuitem], .cm-editor', (all) =>
+    all.flatMap((target) => {
+      const { top, left, width, height } = target.getBoundingClientRect();
+      const isSeen =
+        target.checkVisibility() && width > 1 && top < innerHeight && left < innerWidth && top + height > 0;
+      const named = target.getAttribute('aria-label') ?? target.textContent.trim();
+      return isSeen && (width < 55.5 || height < 55.5) ? [`${named}: ${width} × ${height}`] : [];
+    }),
+  );
+  expect(small).toEqual([]);
+
+  const tick = () =>
+    page.$$eval('[data-test=inch] line', ([first, second]) => {
+      const at = (line: Element | undefined) => line?.getBoundingClientRect().x ?? NaN;
+      return at(second) - at(first);
+    });
+  expect(await tick()).toBeLessThan(30);
+  const inch = await page.$eval('[data-test=inch]', (board) => {
+    const { x, y, width, height } = board.getBoundingClientRect();
+    return { x: x + width / 2, y: y + height / 2 };
+  });
+  const finger = await page.touchscreen.touchStart(inch.x, inch.y);
+  await bench.drawn();
+  expect(await tick()).toBeGreaterThanOrEqual(30);
+  await finger.end();
+  expect(await bench.text('.hand [data-test=entry]')).toBe('1/2″');
+});

@@ -20,6 +20,12 @@ beforeAll(async () => {
 });
 afterAll(() => test.close());
 
+it('lets nothing between keep what it answers of somebody', async () => {
+  const browser = request.agent(createApp(appParts(test.database))).set('Host', 'sprell.test');
+  const { headers } = await browser.get('/api/account');
+  expect(headers['cache-control']).toBe('no-store');
+});
+
 describe('the log', () => {
   it('holds nothing of what a query was asked with when it fails', async () => {
     const own = await startTestApp();

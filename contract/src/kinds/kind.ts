@@ -20,6 +20,10 @@ export interface Kind {
   readonly isOrdered?: boolean;
   /** Fields that hold an entry, or a list of entries. Lines and marks in them are named by their ids. */
   readonly entries: readonly string[];
+  /** Those entries may name other things of the kind by what those are called. */
+  readonly namesOwn?: boolean;
+  /** Fields with the id of another thing, or a list of such: in a copy of a job, that of the copy. */
+  readonly refers?: readonly string[];
   /**
    * What becomes of two changes that were made on one state. `beside`: both things stand, side by side. `fields`: where they
    * changed different fields, one thing with both; else side by side. `last`: the later one stands.

@@ -1,11 +1,23 @@
 import { z } from 'zod';
 import type { KindWire } from './kind-wire.ts';
+import { itemWire } from './item/wire.ts';
 import { markWire } from './mark/wire.ts';
 import { scaleWire } from './scale/wire.ts';
+import { sectionWire } from './section/wire.ts';
 import { setOutWire } from './set-out/wire.ts';
+import { taxWire } from './tax/wire.ts';
+import { versionWire } from './version/wire.ts';
 
 /** The schemas of every kind, in the order of the registry. */
-const WIRES = { mark: markWire, scale: scaleWire, setout: setOutWire };
+const WIRES = {
+  mark: markWire,
+  scale: scaleWire,
+  setout: setOutWire,
+  section: sectionWire,
+  version: versionWire,
+  tax: taxWire,
+  item: itemWire,
+};
 type Wires = typeof WIRES;
 export const KIND_WIRES: readonly KindWire[] = Object.values(WIRES);
 

@@ -110,6 +110,10 @@ describe('at its limit and one over', () => {
       ['mark', 5000],
       ['scale', 500],
       ['setout', 1000],
+      ['section', 500],
+      ['version', 20],
+      ['tax', 20],
+      ['item', 10_000],
     ]);
     // As HTTP has them (RFC 9110, 15): clients that know no code of ours go by them.
     expect(PROBLEMS).toEqual({

@@ -16,6 +16,8 @@ export const labelWire = z
   .min(1)
   .max(LABEL_LIMIT)
   .refine(isOneLine, 'Control characters are not text.');
+/** What something is called. */
+export const titleWire = z.string().trim().min(1).max(120).refine(isOneLine, 'Control characters are not text.');
 export const noteWire = z.string().max(2000).refine(isText, 'A null character is not text, nor is half of one.');
 export const revisionWire = z.int().min(0);
 

@@ -8,7 +8,14 @@ import { readQuantity } from '../reading/read-quantity.ts';
 import { DEFAULT_STYLE, type ReadingStyle } from '../reading/style.ts';
 import type { Quantity } from '../units/quantity.ts';
 import { bestFits, COMMON_SCALES } from './common-scales.ts';
-import { readScale, turn, turnedEntry, type DrawingScale, type ScaleDefinition } from './drawing-scale.ts';
+import {
+  measuredIssue,
+  readScale,
+  turn,
+  turnedEntry,
+  type DrawingScale,
+  type ScaleDefinition,
+} from './drawing-scale.ts';
 import { readSide } from './read-side.ts';
 import { divisionFor, scaleBar, scaleRule } from './scale-rule.ts';
 
@@ -77,6 +84,15 @@ describe('a drawing scale', () => {
     const fixes = read.issue.issue.fixes.map(({ entry }) => entry);
     expect(fixes).toEqual(['1/4"', `1/4'`, '1/4 mm', '1/4 m']);
     for (const paper of fixes) expect(readScale(sizes(paper, `1'`)).ok).toBe(true);
+  });
+
+  it('offers units for a plain number that was measured, those of the job first', () => {
+    const fixes = (style?: ReadingStyle) =>
+      measuredIssue('2 5/8', quantity('2 5/8'), style)?.fixes.map(({ entry }) => entry);
+    expect(fixes()).toEqual(['2 5/8"', `2 5/8'`, '2 5/8 mm', '2 5/8 m']);
+    expect(fixes({ ...DEFAULT_STYLE, length: 'mm' })?.[0]).toBe('2 5/8 mm');
+    expect(measuredIssue('3 kg', quantity('3 kg'))).toMatchObject({ code: 'scale.kind', fixes: [] });
+    expect(measuredIssue('2 sq in', quantity('2 sq in'))).toBeUndefined();
   });
 
   it('turns sizes only', () => {

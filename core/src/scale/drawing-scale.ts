@@ -1,4 +1,4 @@
-import { makeIssue, type Issue } from '../base/issue.ts';
+import { makeIssue, type Fix, type Issue } from '../base/issue.ts';
 import type { Result } from '../base/result.ts';
 import { reckon } from '../evaluate/reckon.ts';
 import type { Scope } from '../evaluate/scope.ts';
@@ -6,7 +6,7 @@ import { parse } from '../notation/parser.ts';
 import { printEntry } from '../notation/printer.ts';
 import { divideValue, isExact, multiplyValue, signOfValue, type Value } from '../number/value.ts';
 import { exactText } from '../reading/exact-text.ts';
-import { DEFAULT_STYLE, type ReadingStyle } from '../reading/style.ts';
+import { DEFAULT_STYLE, isMetric, type ReadingStyle } from '../reading/style.ts';
 import { kindOf, LENGTH, PLAIN, VOLUME } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
 
@@ -61,7 +61,7 @@ export function readScale(
               'scale.not_length',
               span,
               { side, kind: quantity ? kindOf(quantity.dimension) : 'answer' },
-              quantity?.dimension === PLAIN ? withUnits(source) : [],
+              quantity?.dimension === PLAIN ? withUnits(source, options.style) : [],
             )
         : signOfValue(quantity.value) <= 0
           ? makeIssue('scale.zero', span, { side })
@@ -73,12 +73,33 @@ export function readScale(
   return { ok: true, value: { factor: divideValue(onSite, onPaper) } };
 }
 
-/** A plain number in the units that a drawing is measured in. */
-function withUnits(source: string) {
-  return ['"', "'", ' mm', ' m'].map((unit) => {
+const [INCH_UNITS, METRIC_UNITS] = [
+  ['"', "'"],
+  [' mm', ' m'],
+];
+/** A plain number in the units that a drawing is measured in, the job's own first. */
+function withUnits(source: string, { length }: Pick<ReadingStyle, 'length'> = DEFAULT_STYLE): readonly Fix[] {
+  const units = isMetric(length) ? [...METRIC_UNITS, ...INCH_UNITS] : [...INCH_UNITS, ...METRIC_UNITS];
+  return units.map((unit) => {
     const entry = `${source.trim()}${unit}`;
-    return { label: entry, entry };
+    return { label: entry.replace('"', '″').replace("'", '′'), entry };
   });
+}
+
+/** Lengths, areas and volumes are of another size on the other side. */
+const isTurned = (dimension: number): boolean => dimension >= LENGTH && dimension <= VOLUME;
+
+/**
+ * What keeps something measured on paper from being a size on site: it is no length, area or volume. A plain number is
+ * offered in the units of a drawing.
+ * @param source the entry that was measured
+ * @param quantity what it comes to
+ */
+export function measuredIssue(source: string, quantity: Quantity, style?: ReadingStyle): Issue | undefined {
+  if (isTurned(quantity.dimension)) return undefined;
+  const span = { start: 0, end: source.length };
+  const fixes = quantity.dimension === PLAIN ? withUnits(source, style) : [];
+  return makeIssue('scale.kind', span, { kind: kindOf(quantity.dimension) }, fixes);
 }
 
 /**
@@ -87,7 +108,7 @@ function withUnits(source: string) {
  */
 export function turn(quantity: Quantity, { factor }: DrawingScale, from: Side): Result<Quantity, Issue> {
   const { dimension } = quantity;
-  if (dimension < LENGTH || dimension > VOLUME)
+  if (!isTurned(dimension))
     return { ok: false, issue: makeIssue('scale.kind', { start: 0, end: 0 }, { kind: kindOf(dimension) }) };
   let { value } = quantity;
   for (let power = 0; power < dimension; power += 1)
@@ -107,7 +128,7 @@ export function turnedEntry(
   from: Side,
   style: ReadingStyle,
 ): string | undefined {
-  if (dimension < LENGTH || dimension > VOLUME || !isExact(factor)) return undefined;
+  if (!isTurned(dimension) || !isExact(factor)) return undefined;
   const text = exactText({ value: factor, dimension: PLAIN }, style)?.plain;
   if (text === undefined) return undefined;
   const number = /^[\d.,]+$/.test(text) ? text : `(${text})`;

@@ -18,5 +18,7 @@ export const SCALE_SENTENCES = {
     `What stands for the ${side} is ${withArticle(kind)}; a scale is one length for another.`,
   'scale.zero': ({ side }) => `The length on the ${side} has to be more than zero.`,
   'scale.kind': ({ kind }) =>
-    `${withArticle(kind).replace(/^a/, 'A')} is the same on paper and on site; a scale turns sizes.`,
+    kind === 'number'
+      ? 'A number without a unit is no size; say what it was measured in.'
+      : `${withArticle(kind).replace(/^a/, 'A')} is the same on paper and on site; a scale turns sizes.`,
 } satisfies Partial<Sentences<IssueFields>>;

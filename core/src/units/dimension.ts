@@ -62,6 +62,11 @@ export function withinLimits(dimension: Dimension): boolean {
   return POWER_NAMES.every((name) => Math.abs(powers[name]) <= POWER_LIMIT);
 }
 
+/** How many lengths are multiplied where that is more than a volume, which is nearly always one size too many. */
+export function lengthsBeyondVolume(dimension: Dimension): number | undefined {
+  return dimension > VOLUME && dimension <= POWER_LIMIT ? dimension : undefined;
+}
+
 /** Names for the kinds that people have a word for; everything else is a compound. */
 export type Kind =
   | 'number'

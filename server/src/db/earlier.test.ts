@@ -41,7 +41,8 @@ describe('a backup of before things had one form', () => {
   it('holds the same job', async () => {
     const now = await readJob(test.database.db, accountId, job.id, -1);
     const { history, restoredFrom, restoredRevision } = now as JobWire;
-    expect(now).toEqual({ ...NEW_JOB, ...job, marks: [], history, restoredFrom, restoredRevision });
+    const since = { marks: [], sections: [], versions: [], taxes: [], items: [] };
+    expect(now).toEqual({ ...NEW_JOB, ...job, ...since, history, restoredFrom, restoredRevision });
   });
 
   it('knows the changes that were sent in the form of then, sent again in that or in today’s', async () => {

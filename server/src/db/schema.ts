@@ -1,3 +1,4 @@
+import { MEASURES, PRICE_UNIT_IDS } from '@sprell/core/quantities';
 import { getTableName, sql } from 'drizzle-orm';
 import {
   bigint,
@@ -282,6 +283,66 @@ export const setOut = pgTable(
   ],
 );
 
+/** What stands in a list that a person orders: a fractional key. */
+const position = () => text('position').notNull();
+
+/** A section of a take-off. */
+export const section = pgTable(
+  'section',
+  { ...thingRow(), position: position(), name: text('name').notNull() },
+  (table) => [...thingKeys('section', table), check('section_named', sql`${table.name} <> ''`)],
+);
+
+/** A version of a take-off: with oak, with pine. */
+export const listVersion = pgTable(
+  'list_version',
+  { ...thingRow(), position: position(), name: text('name').notNull() },
+  (table) => [...thingKeys('list_version', table), check('list_version_named', sql`${table.name} <> ''`)],
+);
+
+/** A tax of a take-off, its rate as it was typed. */
+export const tax = pgTable(
+  'tax',
+  { ...thingRow(), position: position(), name: text('name').notNull(), rate: text('rate').notNull() },
+  (table) => [...thingKeys('tax', table), check('tax_named', sql`${table.name} <> ''`)],
+);
+
+export const measure = pgEnum('measure', MEASURES as unknown as [string, ...string[]]);
+export const pricedPer = pgEnum('priced_per', PRICE_UNIT_IDS as unknown as [string, ...string[]]);
+
+/**
+ * A row of a take-off: what was typed in its cells. What they come to is worked out wherever it is read. Section, tax and
+ * versions are named without foreign keys, since the one may come from a device after the other.
+ */
+export const item = pgTable(
+  'item',
+  {
+    ...thingRow(),
+    position: position(),
+    name: text('name').notNull(),
+    section: uuid('section'),
+    measure: measure('measure').notNull(),
+    count: text('count').notNull(),
+    length: text('length').notNull(),
+    width: text('width').notNull(),
+    depth: text('depth').notNull(),
+    apiece: text('apiece').notNull(),
+    less: text('less').notNull(),
+    waste: text('waste').notNull(),
+    pack: text('pack').notNull(),
+    price: text('price').notNull(),
+    other: text('other').notNull(),
+    per: pricedPer('per').notNull(),
+    cutWhole: boolean('cut_whole').notNull(),
+    supplier: text('supplier').notNull(),
+    note: text('note').notNull(),
+    leftOut: boolean('left_out').notNull(),
+    tax: uuid('tax'),
+    versions: uuid('versions').array().notNull(),
+  },
+  (table) => thingKeys('item', table),
+);
+
 export const changeKind = pgEnum('change_kind', [
   'line.add',
   'line.words',
@@ -303,7 +364,15 @@ export const changeKind = pgEnum('change_kind', [
  * The tables of the kinds of things that a job keeps, by the name of the kind in the registry (`KINDS`). Each has the columns
  * id, jobId, revision, createdAt and deletedAt, and one for each field of the kind.
  */
-export const THING_TABLES: Readonly<Record<string, ThingTable>> = { mark, scale, setout: setOut };
+export const THING_TABLES: Readonly<Record<string, ThingTable>> = {
+  mark,
+  scale,
+  setout: setOut,
+  section,
+  version: listVersion,
+  tax,
+  item,
+};
 export type ThingTable = PgTable & Record<'id' | 'jobId' | 'revision' | 'createdAt' | 'deletedAt', PgColumn>;
 
 /** Every change that was applied, so that one sent again is known, for as long as somebody may send it (`prune.ts`). */

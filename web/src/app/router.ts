@@ -3,6 +3,7 @@ import { accountRoutes } from '../features/account/index.ts';
 import { benchRoutes } from '../features/bench/index.ts';
 import { jobsRoutes } from '../features/jobs/index.ts';
 import { helpRoutes } from '../features/help/index.ts';
+import { quantitiesRoutes } from '../features/quantities/index.ts';
 import { scaleRoutes } from '../features/scale/index.ts';
 import { settingOutRoutes } from '../features/setting-out/index.ts';
 import { stickRoutes } from '../features/stick/index.ts';
@@ -14,6 +15,7 @@ export const router = createRouter({
     ...stickRoutes,
     ...scaleRoutes,
     ...settingOutRoutes,
+    ...quantitiesRoutes,
     ...jobsRoutes,
     ...accountRoutes,
     ...helpRoutes,

@@ -82,12 +82,12 @@ export class HeldEntries {
     rewrite: Rewrite,
     naming: ReadonlySet<string>,
   ): readonly { readonly id: string; readonly content: Content }[] {
-    return KINDS.flatMap(({ name, entries }) =>
+    return KINDS.flatMap(({ name, entries, namesOwn }) =>
       this.#things.list(name).flatMap((thing) => {
         if (!naming.has(thing.id)) return [];
         const content = contentOf(thing);
         const written = entries.flatMap((field) => {
-          const after = this.#rewritten(content[field], rewrite);
+          const after = this.#rewritten(content[field], rewrite, namesOwn);
           return after === undefined ? [] : [[field, after] as const];
         });
         return written.length === 0 ? [] : [{ id: thing.id, content: Object.fromEntries(written) }];
@@ -96,14 +96,14 @@ export class HeldEntries {
   }
 
   /** A field with an entry, or a list of them; undefined where it stays as it is. */
-  #rewritten(field: unknown, rewrite: Rewrite): unknown {
+  #rewritten(field: unknown, rewrite: Rewrite, namesOwn: boolean | undefined): unknown {
     if (Array.isArray(field)) {
-      const after: unknown[] = field.map((entry) => this.#rewritten(entry, rewrite));
+      const after: unknown[] = field.map((entry) => this.#rewritten(entry, rewrite, namesOwn));
       return after.every((entry) => entry === undefined) ? undefined : after.map((entry, at) => entry ?? field[at]);
     }
     if (typeof field !== 'string' || field === '') return undefined;
     const before = this.#slate.shown(field);
     const after = rewrite(before);
-    return after === before ? undefined : this.#slate.stored(after);
+    return after === before ? undefined : this.#slate.stored(after, namesOwn);
   }
 }

@@ -1,4 +1,4 @@
-/** What screens may use of the jobs, name by name. How marks came to their values is behind a door of its own: `mark-story.ts`. */
+/** What screens may use of the jobs, name by name. How marks came to their values, and the take-off, are behind doors of their own: `mark-story.ts`, `quantities.ts`. */
 export { Jobs, type ListedJob } from './jobs.ts';
 export type { JobPlan } from './new-job.ts';
 export { ALL_PARTS, type JobPart } from './job-parts.ts';

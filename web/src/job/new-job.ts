@@ -23,7 +23,14 @@ export interface JobPlan {
 }
 
 /** Kinds of things that can be asked for by themselves; the others come with all lines. */
-const OWN_PART: Readonly<Record<string, JobPart>> = { scale: 'scales', setout: 'setOuts' };
+const OWN_PART: Readonly<Record<string, JobPart>> = {
+  scale: 'scales',
+  setout: 'setOuts',
+  item: 'takeOff',
+  section: 'takeOff',
+  version: 'takeOff',
+  tax: 'takeOff',
+};
 
 /** A new job of one's own, as what is to be written down for it, in order. */
 export interface MadeJob {

@@ -59,6 +59,7 @@ export class OpenJob {
     this.undoLog = new UndoLog({ holder, memory, isReader: () => ground.isReader }, contentNow);
     this.things = new JobThings(ground, this.undoLog, (kind) => {
       if (kind === 'mark') this.slate.followMarks();
+      if (kind === 'item') this.slate.followRows();
     });
     this.slate = new SlateLines(ground, this.things, () => {
       this.marks.follow();
@@ -135,6 +136,7 @@ export class OpenJob {
     for (const [kind, list] of Object.entries(things))
       for (const thing of list) if (!loose.has(thing.id)) this.things.put({ kind, thing });
     if ((things['mark'] ?? []).length > 0) this.slate.followMarks();
+    if ((things['item'] ?? []).length > 0) this.slate.followRows();
     const there = new Set([...lines, ...allThings(things)].map(({ id }) => id));
     this.slate.together(() => {
       for (const line of lines) this.slate.take(line, loose.has(line.id));

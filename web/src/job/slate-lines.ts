@@ -14,6 +14,7 @@ import { saysTheSame } from '../adapters/local/settled.ts';
 import type { Ground } from './ground.ts';
 import type { Cell } from './holder.ts';
 import { isOldMark, MarkNames, newMarkId, oldMarkId } from './mark-names.ts';
+import { RowNames } from './row-names.ts';
 import { RowsInOrder } from './rows-in-order.ts';
 import { SlateKeeper } from './slate-keeper.ts';
 import { asKept, isWorked, withLabel, wordsOf, type SlateRow, type WorkedRow } from './slate-row.ts';
@@ -34,6 +35,8 @@ export class SlateLines {
   readonly #ground: Ground;
   readonly #things: JobThings;
   readonly #names = new MarkNames();
+  readonly #rowNames = new RowNames();
+  #rowsAreOthers = true;
   readonly #drawn: Cell<Drawn>;
   readonly #changed: Cell<ReadonlySet<string>>;
   readonly #renumbered: Cell<readonly (readonly [number, number])[]>;
@@ -117,19 +120,37 @@ export class SlateLines {
     return new Set([...slate.mayName(named)].map((id) => holders.get(id) ?? id));
   }
 
-  /** An entry as it is stored: its lines and marks by their ids. */
-  stored(source: string): string {
+  /**
+   * An entry as it is stored: its lines and marks by their ids.
+   * @param namesRows whether it stands where rows of the take-off can be named as well
+   */
+  stored(source: string, namesRows = false): string {
     // A line that landed here keeps its number until the server says otherwise, though one from elsewhere has it too.
     const here = this.#landedHere === undefined ? undefined : this.#lines.get(this.#landedHere);
     const idOf = (number: number) =>
       here?.deleted === false && here.number === number ? here.id : this.#keeper.slate.lineNumbered(number)?.line.id;
-    const markId = (name: string) => this.#names.idOf(name);
+    const markId = (name: string) => this.#names.idOf(name) ?? (namesRows ? this.#namesOfRows().idOf(name) : undefined);
     return toStored(source, { lineId: idOf, markId }, this.#ground.reading.style);
   }
   /** A stored entry as it is shown and typed. */
   shown(stored: string): string {
     const entry = fromStored(stored, this.#drawn.value);
     return this.#names.today(entry, this.#ground.jobId, this.#ground.reading.style);
+  }
+
+  /** What entries call a row of the take-off; undefined for one without a name. */
+  rowName(id: string): string | undefined {
+    return this.#namesOfRows().nameOf(id);
+  }
+  /** Rows of the take-off came, or are called otherwise: that is looked at when it is asked for, of many rows once. */
+  followRows(): void {
+    this.#rowsAreOthers = true;
+  }
+  #namesOfRows(): RowNames {
+    if (this.#rowsAreOthers)
+      this.#rowNames.update(this.#things.list('item'), (name) => this.#names.idOf(name) !== undefined);
+    this.#rowsAreOthers = false;
+    return this.#rowNames;
   }
 
   /** Id of the mark of a name; undefined where no mark has it, or its lines name it still. */
@@ -156,6 +177,7 @@ export class SlateLines {
   followMarks(): void {
     const { words } = this.#ground;
     const renamed = [...this.#updateNames()];
+    if (renamed.length > 0) this.followRows();
     const isUsed =
       this.#ground.words !== words ||
       renamed.some(isOldMark) ||
@@ -198,6 +220,7 @@ export class SlateLines {
     this.#lines = new Map(lines.map((line) => [line.id, line]));
     if (!isSame) this.#landedHere = undefined;
     this.#updateNames();
+    this.followRows();
     this.#beginGraph();
     this.#changed.value = new Set();
     this.#loadGraph();
@@ -356,7 +379,7 @@ export class SlateLines {
       rows,
       graph: this.#keeper.slate,
       lineNumber: (id) => this.#lines.get(id)?.number ?? undefined,
-      markName: (id) => this.#names.nameOf(id),
+      markName: (id) => this.#names.nameOf(id) ?? this.#namesOfRows().nameOf(id),
     };
   }
 

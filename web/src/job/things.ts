@@ -7,6 +7,7 @@ import {
   kindNamed,
   NO_THINGS,
   positionBetween,
+  thingsBy,
   comparePlaces,
   type Content,
   type KeptThing,
@@ -29,6 +30,15 @@ export interface TakenBack {
   readonly again?: ThingInverse;
   /** A sentence on a thing that was left as it is. */
   readonly left?: string;
+}
+
+/** Changes that are one step together. */
+export interface ThingSteps {
+  /** Adds a thing; of a kind that has an order, at the end unless it says its position. @returns its id */
+  readonly add: (kind: string, said: Content) => string;
+  readonly write: (thingId: string, said: Content) => void;
+  readonly move: (thingId: string, position: string) => void;
+  readonly remove: (thingId: string) => void;
 }
 
 type Change = ThingChange extends infer Each
@@ -54,7 +64,8 @@ export class JobThings {
 
   /** Shows the things of a job that is opened. */
   open(things: Things): void {
-    this.#held.value = things;
+    const oldestFirst = (list: readonly Thing[] = []) => [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
+    this.#held.value = thingsBy((kind) => oldestFirst(things[kind]));
   }
 
   /** Those of a kind that are not deleted: in their order, or the oldest first. */
@@ -96,8 +107,11 @@ export class JobThings {
 
   /** Puts a thing in its place as it is now, from here or from elsewhere. */
   put({ kind, thing }: KeptThing): void {
-    const others = this.#of(kind).filter(({ id }) => id !== thing.id);
-    const list = [...others, thing].sort((a, b) => (a.id < b.id ? -1 : 1));
+    const list = [...this.#of(kind)];
+    // By id: what comes last is nearly always the latest.
+    let at = list.length;
+    while (at > 0 && (list[at - 1] as Thing).id >= thing.id) at -= 1;
+    list.splice(at, list[at]?.id === thing.id ? 1 : 0, thing);
     this.#held.value = { ...this.#held.value, [kind]: list };
   }
 
@@ -114,26 +128,68 @@ export class JobThings {
   }
 
   /**
+   * Several changes of things as one step that can be taken back.
+   * @param says what undoing it is called
+   */
+  inOneStep(says: string, work: (steps: ThingSteps) => void): void {
+    if (this.#ground.refusesReader()) return;
+    const done: ThingInverse[] = [];
+    this.#undoLog.see();
+    const keptOf = (id: string) => this.find(id) as KeptThing;
+    work({
+      add: (kind, said) => {
+        const { id, step } = this.#added(kind, said);
+        if (step) done.push(step);
+        return id;
+      },
+      write: (id, said) => done.push(...[this.write(id, said) ?? []].flat()),
+      move: (id, position) => {
+        const { kind, thing } = keptOf(id);
+        done.push({ kind: 'thing.move', thing: kind, thingId: id, position: String(placeOf(thing)), says: '' });
+        this.#moveTo({ kind, thing }, position);
+      },
+      remove: (id) => {
+        const kept = keptOf(id);
+        done.push({ kind: 'thing.restore', thing: kept.kind, thingId: id, says: '' });
+        this.#setDeleted(kept, true);
+      },
+    });
+    if (done.length > 0) this.#undoLog.push({ kind: 'many', steps: done.reverse(), says });
+  }
+
+  /** A place in the list of a kind: before another thing, or at the end. */
+  placeBefore(kind: string, beforeId: string | undefined): string {
+    return this.#placeBefore(kind, beforeId);
+  }
+
+  /**
    * Adds a thing: of a kind that has an order, at its end or before another.
    * @returns its id
    */
   add<Kind extends ThingKind>(kind: Kind, said: ThingContent<Kind>): string;
   add(kind: string, said: Content, beforeId?: string): string;
   add(kind: string, said: Content, beforeId?: string): string {
+    const { id, step } = this.#added(kind, said, beforeId);
+    if (step) this.#undoLog.push(step);
+    return id;
+  }
+
+  /** @returns its id, and how to take that back; without that where it was not added */
+  #added(kind: string, said: Content, beforeId?: string): { readonly id: string; readonly step?: ThingInverse } {
     const id = uuidv7();
     const { isOrdered, most, called } = kindNamed(kind);
     const { style } = this.#ground.reading;
-    if (this.#ground.refusesReader()) return id;
+    if (this.#ground.refusesReader()) return { id };
     if (this.#of(kind).length >= most) {
       this.#ground.failure = `This job has ${most} of these, and no more fit. ${capital(called(said, style))} was not added.`;
-      return id;
+      return { id };
     }
-    const content = asKept(isOrdered ? { position: this.#placeBefore(kind, beforeId), ...said } : said);
+    const content = asKept(
+      isOrdered ? { position: said['position'] ?? this.#placeBefore(kind, beforeId), ...said } : said,
+    );
     const kept: KeptThing = { kind, thing: { ...content, id, revision: 0, deleted: false } };
     this.#send(kept, { kind: 'thing.add', content });
-    const says = `Remove ${this.#nameOf(kept)}`;
-    this.#undoLog.push({ kind: 'thing.delete', thing: kind, thingId: id, says });
-    return id;
+    return { id, step: { kind: 'thing.delete', thing: kind, thingId: id, says: `Remove ${this.#nameOf(kept)}` } };
   }
 
   /**

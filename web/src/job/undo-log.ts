@@ -43,6 +43,11 @@ export class UndoLog {
     this.#show();
   }
 
+  /** Sees how things stand after the last step, before another change is made. */
+  see(): void {
+    this.#undo.see();
+  }
+
   push(step: Inverse): void {
     if (this.#job.isReader()) return;
     this.#undo.push(step, this.#contentNow);

@@ -2,9 +2,11 @@ import { useLocalStore } from '../adapters/local/local-store-loader.ts';
 import { MemoryStore } from '../adapters/local/memory-store.ts';
 import {
   changedThing,
+  listsOf,
   namedFields,
   NEW_JOB,
   PROBLEMS,
+  thingsBy,
   type Change,
   type ChangeResult,
   type JobFields,
@@ -12,9 +14,7 @@ import {
   type LineChange,
   type LineWire,
   type KeptThing,
-  type MarkWire,
-  type ScaleWire,
-  type SetOutWire,
+  type Thing,
   type ThingChange,
   type ProblemCode,
 } from '@sprell/contract';
@@ -109,8 +109,8 @@ export class FakeServer {
     return { id: change.id, status, reading, job: this.fields };
   }
 
-  #of<Thing>(wanted: KeptThing['kind']): Thing[] {
-    return [...this.things.values()].filter(({ kind }) => kind === wanted).map(({ thing }) => thing as Thing);
+  #of(wanted: KeptThing['kind']): readonly Thing[] {
+    return [...this.things.values()].filter(({ kind }) => kind === wanted).map(({ thing }) => thing);
   }
 
   readonly fetch = (path: string, init: { body?: string }): Promise<Response> => {
@@ -141,9 +141,7 @@ export class FakeServer {
       nextNumber: this.lines.size + 1,
       reading: this.reading,
       lines: [...this.lines.values()],
-      marks: this.#of<MarkWire>('mark'),
-      scales: this.#of<ScaleWire>('scale'),
-      setOuts: this.#of<SetOutWire>('setout'),
+      ...listsOf(thingsBy((kind) => this.#of(kind))),
     };
     return Promise.resolve(
       Response.json(

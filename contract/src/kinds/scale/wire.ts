@@ -1,6 +1,7 @@
 import { LIMITS } from '@sprell/core';
 import { z } from 'zod';
 import { isOneLine } from '../../text.ts';
+import { titleWire } from '../../wire/line.ts';
 import { kindWire } from '../kind-wire.ts';
 import { scaleKind } from './kind.ts';
 
@@ -16,5 +17,5 @@ export const scaleWire = kindWire(scaleKind, {
   paper: side,
   site: side,
   /** What the drawing is called; null for one that is known by its scale alone. */
-  name: z.string().trim().min(1).max(120).refine(isOneLine, 'Control characters are not text.').nullable(),
+  name: titleWire.nullable(),
 });

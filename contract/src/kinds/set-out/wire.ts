@@ -1,17 +1,16 @@
 import { z } from 'zod';
 import { isOneLine } from '../../text.ts';
-import { sourceWire } from '../../wire/line.ts';
+import { sourceWire, titleWire } from '../../wire/line.ts';
 import { kindWire } from '../kind-wire.ts';
 import { setOutKind } from './kind.ts';
 
 const MOST_FIELDS = 60;
-const title = z.string().trim().min(1).max(120).refine(isOneLine, 'Control characters are not text.');
 
 /** A shape set out in a job under a name: which, and what was typed for it. What follows is worked out wherever it is read. */
 export const setOutWire = kindWire(
   setOutKind,
   {
-    name: title,
+    name: titleWire,
     /** The shape's own name, as the core has it; one that this version does not know is kept as it is. */
     shape: z.string().regex(/^[a-z][a-z-]{0,39}$/),
     /** Which of several shapes that these sizes have, by its title; empty for the only one. */

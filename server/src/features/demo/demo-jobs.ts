@@ -1,5 +1,6 @@
 import type { Content } from '@sprell/contract';
 import type { LengthStyle } from '@sprell/core';
+import { DEMO_TAKE_OFF } from './demo-take-off.ts';
 
 /** A made-up job: its lines as a person would type them, numbered from 1 in this order. */
 export interface DemoJob {
@@ -8,7 +9,7 @@ export interface DemoJob {
   readonly lines: readonly (readonly [label: string | null, source: string, note?: string])[];
   /** Headings, by the number of the line that each stands above. */
   readonly headings?: Readonly<Record<number, string>>;
-  /** Its things, by the name of their kind, with entries as a person would type them. */
+  /** Its things, by the name of their kind, with entries as a person would type them, and other things by their names. */
   readonly things?: Readonly<Record<string, readonly Content[]>>;
 }
 
@@ -30,6 +31,7 @@ export const DEMO_JOBS: readonly DemoJob[] = [
     title: 'Bandstand, Quill Park',
     length: 'ft-in',
     things: {
+      ...DEMO_TAKE_OFF,
       scale: scales(
         ['Old drawings', 'sizes', '1/4"', `1'`],
         ['Post shoes', 'ratio', '1', '20'],

@@ -1,6 +1,7 @@
 import {
   DEFAULT_STYLE,
   fromStored,
+  nameFromLabel,
   readScale,
   Session,
   Slate,
@@ -8,6 +9,8 @@ import {
   SOLVERS,
   type ScaleDefinition,
 } from '@sprell/core';
+import { CELLS, TakeOff, type CellName } from '@sprell/core/quantities';
+import type { JobWire } from '@sprell/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startTestApp, type Guest, type TestApp } from '../../testing/test-app.ts';
 import { DEMO_JOBS } from './demo-jobs.ts';
@@ -101,6 +104,32 @@ describe('the demo', () => {
       }
     }
     expect([...shapes].sort()).toEqual(SOLVERS.map((solver) => solver.id).sort());
+  });
+
+  it('has a take-off of 25 rows or more in five sections, every row of it worked out at two prices', async () => {
+    const { body: jobs } = await me.browser.get('/api/jobs');
+    const { body } = await me.browser.get(`/api/jobs/${(jobs as { id: string }[])[0]?.id}`);
+    const { lines, marks, sections, versions, taxes, items } = body as JobWire;
+    const worked = lines.filter(({ kind }) => kind === 'worked') as unknown as Line[];
+    const name = (item: { name: string }) => nameFromLabel(item.name) ?? '';
+    const shown = shownIn(worked, [...marks, ...items.map((item) => ({ id: item.id, name: name(item) }))]);
+    const slate = new Slate();
+    slate.load(worked.map((line) => ({ ...line, source: shown(line.source) })));
+    const list = new TakeOff(DEFAULT_STYLE, slate.scope());
+    list.load(
+      items.map(({ id, section, tax, leftOut, cutWhole, measure, per, versions: of, ...item }) => ({
+        ...{ id, measure, per, name: name(item), versions: of, isLeftOut: leftOut, isCutWhole: cutWhole },
+        section: section ?? undefined,
+        tax: tax ?? undefined,
+        cells: Object.fromEntries(CELLS.map((cell) => [cell, shown(item[cell])])) as Record<CellName, string>,
+      })),
+    );
+    expect([items.length >= 25, sections.length, versions.length, taxes.length]).toEqual([true, 5, 2, 2]);
+    expect(items.every(({ section }) => sections.some(({ id }) => id === section))).toBe(true);
+    for (const row of list.rows()) {
+      expect(row.issues, row.row.name).toEqual({});
+      expect([row.price, row.other].every(Boolean), row.row.name).toBe(true);
+    }
   });
 
   it('is given to every guest as its own', async () => {

@@ -1,4 +1,4 @@
-import { namesIn, toStored } from '@sprell/core';
+import { nameFromLabel, namesIn, toStored } from '@sprell/core';
 import { kindNamed, KINDS, positionsBetween, type Content, type Kind } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import type { Executor } from '../../db/client.ts';
@@ -24,8 +24,10 @@ async function addJob(tx: Executor, accountId: string, demo: DemoJob): Promise<v
   );
   for (const name of marks)
     things.push({ kind: kindNamed('mark'), content: { name }, id: markIds.get(name.toLowerCase()) as string });
-  const stored = (source: string) =>
-    toStored(source, { lineId: (used) => ids[used - 1], markId: (name) => markIds.get(name.toLowerCase()) });
+  const idByName = new Map(things.map(({ content, id }) => [String(content['name']), id]));
+  const rowIds = new Map(things.map(({ content, id }) => [nameFromLabel(String(content['name']))?.toLowerCase(), id]));
+  const markId = (name: string) => markIds.get(name.toLowerCase()) ?? rowIds.get(name.toLowerCase());
+  const stored = (source: string) => toStored(source, { lineId: (used) => ids[used - 1], markId });
   await tx.insert(job).values({
     id: jobId,
     ownerId: accountId,
@@ -56,11 +58,15 @@ async function addJob(tx: Executor, accountId: string, demo: DemoJob): Promise<v
     await tx.insert(tableOf(kind.name)).values({ id, jobId, ...storedContent(kind, content), revision });
   }
 
-  /** What a thing says, its entries as they are kept. */
-  function storedContent({ entries }: Kind, content: Content): Content {
-    const storedAll = (value: unknown): unknown =>
-      typeof value === 'string' ? stored(value) : Array.isArray(value) ? value.map(storedAll) : value;
-    return { ...content, ...Object.fromEntries(entries.map((name) => [name, storedAll(content[name])])) };
+  /** What a thing says, its entries as they are kept, and other things by their ids. */
+  function storedContent({ entries, refers = [] }: Kind, content: Content): Content {
+    const each = (value: unknown, of: (text: string) => unknown): unknown =>
+      typeof value === 'string' ? of(value) : Array.isArray(value) ? value.map((one) => each(one, of)) : value;
+    return {
+      ...content,
+      ...Object.fromEntries(entries.map((name) => [name, each(content[name], stored)])),
+      ...Object.fromEntries(refers.map((name) => [name, each(content[name], (called) => idByName.get(called))])),
+    };
   }
   function rowAt() {
     at += 1;

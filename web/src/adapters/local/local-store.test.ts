@@ -1,5 +1,14 @@
 import 'fake-indexeddb/auto';
-import { NEW_JOB, type Change, type ChangeResult, type JobWire, type LineWire, type ScaleWire } from '@sprell/contract';
+import {
+  listsOf,
+  NEW_JOB,
+  NO_THINGS,
+  type Change,
+  type ChangeResult,
+  type JobWire,
+  type LineWire,
+  type ScaleWire,
+} from '@sprell/contract';
 import Dexie from 'dexie';
 import { v7 as uuidv7 } from 'uuid';
 import { describe, expect, it } from 'vitest';
@@ -27,9 +36,7 @@ const aJob = (more: Partial<JobWire> = {}): JobWire => ({
   role: 'own',
   nextNumber: 2,
   lines: [],
-  marks: [],
-  scales: [],
-  setOuts: [],
+  ...listsOf(NO_THINGS),
   ...more,
 });
 const aLine = (more: Partial<LineWire> = {}): LineWire => ({

@@ -64,7 +64,7 @@ async function remove(accountId: string): Promise<void> {
       <ul v-if="members.length > 0">
         <li v-for="member in members" :key="member.accountId">
           <span>{{ member.email ?? 'A guest' }}, {{ member.role === 'read' ? 'reads' : 'works on it' }}</span>
-          <PlainButton data-test="take-back" @click="remove(member.accountId)">Take back</PlainButton>
+          <PlainButton data-test="take-back" @click="remove(member.accountId)">Remove</PlainButton>
         </li>
       </ul>
       <div class="actions">
@@ -74,9 +74,7 @@ async function remove(accountId: string): Promise<void> {
         <PlainButton data-test="invite-edit" :disabled="accounts.isBusy" @click="invite('edit')"
           >Link to work on it</PlainButton
         >
-        <PlainButton data-test="withdraw" :disabled="accounts.isBusy" @click="withdraw"
-          >Take all links back</PlainButton
-        >
+        <PlainButton data-test="withdraw" :disabled="accounts.isBusy" @click="withdraw">Cancel all links</PlainButton>
       </div>
       <template v-if="link">
         <TextField

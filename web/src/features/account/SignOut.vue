@@ -47,7 +47,7 @@ async function leave(): Promise<void> {
       <template v-else>Everything is on the server; nothing would be lost.</template>
     </p>
     <template #answers>
-      <PlainButton @click="leaving = undefined">Stay</PlainButton>
+      <PlainButton @click="leaving = undefined">Cancel</PlainButton>
       <PlainButton data-test="leave-now" @click="leave">{{
         ['Sign out', 'Sign out and lose it'][leaving.unsent] ?? 'Sign out and lose them'
       }}</PlainButton>

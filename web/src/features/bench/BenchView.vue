@@ -2,15 +2,13 @@
 /** The main screen: slate, entry, reading, keys and story stick together. */
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, watch } from 'vue';
 import { useEventListener, useMediaQuery } from '@vueuse/core';
-import { ListTree } from 'lucide-vue-next';
 import type { LineWire } from '@sprell/contract';
-import { repeatedStep } from '@sprell/core';
 import { Apart } from '../../ui/Apart.ts';
 import { afterPaint } from '../../ui/after-paint.ts';
 import { forDrawing } from '../../ui/drawn.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import { useComfort } from '../../live/comfort.store.ts';
-import { type ReadingChange, type Refusal, nameOf, readBackOf, type WorkedRow } from '../../job/index.ts';
+import { nameOf, type ReadingChange, type WorkedRow } from '../../job/index.ts';
 import { useAloud } from '../../live/aloud.ts';
 import { useOwnKeys } from '../../live/own-keys.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
@@ -18,6 +16,7 @@ import { scaleStrip } from '../scale/index.ts';
 import AppHead from '../../parts/head/AppHead.vue';
 import { benchKeys } from './bench-keys.ts';
 import BenchLayout from './BenchLayout.vue';
+import BenchNotices from './BenchNotices.vue';
 import { useBenchEntry } from './bench-entry.ts';
 import { insert, reference } from '../../parts/entry/edits.ts';
 import EntryField from '../../parts/entry/EntryField.vue';
@@ -25,13 +24,15 @@ import { useHand } from '../../parts/entry/hand.ts';
 import FirstHint from './FirstHint.vue';
 import { useHintsThere } from './first-hints.ts';
 import KeyBoard from '../../parts/keys/KeyBoard.vue';
+import { useLanding } from './landing.ts';
 import { useMarksAtHand } from './marks-at-hand.ts';
 import { withWords } from './reading/reading-change.ts';
 import ReadingPanel from './reading/ReadingPanel.vue';
 import { useReckoning } from './reckoning.ts';
 import { awaitLines, behindLines } from '../../ui/behind-lines.ts';
 import { useScaleAtHand } from './scale-at-hand.ts';
-import { readLine } from './slate/line-reading.ts';
+import SlateToolsButton from './SlateToolsButton.vue';
+import { useSteps } from './steps.ts';
 import type SlatePanelParts from './slate/SlatePanel.vue';
 import { useStickLook } from './stick/stick-look.ts';
 import type StoryStickParts from './stick/StoryStick.vue';
@@ -39,12 +40,6 @@ import type StoryStickParts from './stick/StoryStick.vue';
 // The lines come from what this device keeps, behind the page; what shows them comes with them, asked for at once.
 const slatePanel = import('./slate/SlatePanel.vue');
 const SlatePanel = defineAsyncComponent(() => slatePanel);
-// Not on the first screen: they come when they are wanted.
-const NumberNotice = defineAsyncComponent(() => import('./NumberNotice.vue'));
-const ConflictNotice = defineAsyncComponent(() => import('./ConflictNotice.vue'));
-const RefusalNotice = defineAsyncComponent(() => import('./RefusalNotice.vue'));
-const MetNotice = defineAsyncComponent(() => import('./MetNotice.vue'));
-const RefusalList = defineAsyncComponent(() => import('./RefusalList.vue'));
 // The stick comes right behind the entry, which can be written in meanwhile.
 const StoryStick = defineAsyncComponent(() => behindLines(() => import('./stick/StoryStick.vue')));
 const LaidOut = defineAsyncComponent(() => import('./stick/LaidOut.vue'));
@@ -91,7 +86,6 @@ const {
   reckoned,
   options,
   redrafted,
-  inHand,
   shownInHand,
   shownResting,
   part,
@@ -109,18 +103,13 @@ const restingNow = () => shownResting.value;
 const wholeNow = () => whole.value;
 const partNow = () => part.value;
 const isEmpty = computed(() => entry.value === '');
+const isFree = () => isEmpty.value;
 const canRepeat = computed(() => isEmpty.value && again.value !== undefined);
 
 /** What the entry uses lights up a frame behind its reading. */
 const litLate = afterPaint(() => used.value);
 const lit = computed(() => forDrawing(litLate.value));
 
-/** The entry is to stand above this line. */
-const insertBefore = ref<string>();
-const insertsAbove = computed(() => {
-  const line = job.slate.rows.find((row) => row.line.id === insertBefore.value)?.line;
-  return line && nameOf(line);
-});
 const slate = ref<InstanceType<typeof SlatePanelParts>>();
 const entryField = ref<InstanceType<typeof EntryField>>();
 const shows = ref<'shortcuts'>();
@@ -137,30 +126,17 @@ watch(laidOut, (now) => {
 
 /** Another unit as the main one where the job has no say: written into the entry, or in a new one for a line at rest. */
 function readAs(words: string): void {
-  const text = reckoned.value ? reckoning.written() : `#${lastRow.value?.line.number}`;
+  const isOfLine = reckoned.value === undefined;
+  const text = isOfLine ? `#${lastRow.value?.line.number}` : reckoning.written();
   writeEntry(withWords(text, words, job.style));
+  // Only looked at so, and what is typed next is an entry of its own: behind "to yd3" the next figure would be its power.
+  if (isOfLine) void nextTick(() => hand.apply(({ text }) => ({ text, from: 0, to: text.length })));
 }
 function writeEntry(text: string): void {
   entry.value = text;
   entryField.value?.focus();
 }
 
-function land(): void {
-  job.lines.land(reckoning.withChange(reckoning.written()), insertBefore.value);
-  afterLanding();
-}
-function landText(text: string): void {
-  job.lines.land(text);
-  afterLanding();
-}
-const read = (words: string) => readBackOf(words, job.style);
-/** One or two are seen to by themselves, more together. */
-const refusedAlone = computed(() => (job.refusals.list.length > 2 ? [] : job.refusals.list));
-/** What the server did not keep is taken back to the entry field. */
-function writeAgain(refused: Refusal, words: string): void {
-  entry.value = words;
-  void job.refusals.drop([refused]);
-}
 function keepLine(lineId: string, text: string, begun: LineWire | undefined): void {
   putAway('edit');
   job.lines.edit(lineId, reckoning.withChange(text), begun);
@@ -168,32 +144,12 @@ function keepLine(lineId: string, text: string, begun: LineWire | undefined): vo
 
 /** What is said to somebody who does not see the slate. */
 const { said: announced, say: announce } = useAloud(() => job.style);
-function announceLanding(): void {
-  const row = lastRow.value;
-  if (row === undefined) return;
-  const { reading, answer, problem, rounding } = readLine(row.worked, job.style);
-  const says = reading?.text ?? answer ?? problem ?? '';
-  announce(`${nameOf(row.line)} on the slate: ${says}${rounding === undefined ? '' : ` , ${rounding}`}`);
-}
-function afterLanding(): void {
-  // What did not land stays in the entry.
-  if (job.isReader) return;
-  announceLanding();
-  const stays = insertBefore.value !== undefined;
-  begin();
-  reckoning.dropChange();
-  insertBefore.value = undefined;
-  if (!stays) void slate.value?.showFoot();
-}
-
-/** The last step again, on its result. */
-function repeat(): void {
-  if (reckoned.value && reckoned.value.issue === undefined) {
-    const step = repeatedStep(reckoned.value.parsed);
-    land();
-    if (step !== undefined) landText(step);
-  } else if (again.value !== undefined && reckoned.value === undefined) landText(again.value);
-}
+const { insertBefore, insertsAbove, land, landText, repeat, landed } = useLanding(reckoning, {
+  announce,
+  begin,
+  atFoot: () => void slate.value?.showFoot(),
+});
+const { undoSays, undo, redo } = useSteps(reckoning, { cleared, bringBack, announce });
 
 function useLine(row: WorkedRow, what: 'result' | 'entry'): void {
   putAway('use');
@@ -209,9 +165,9 @@ function useMark(name: string): void {
 
 const { amount, shownAmount, refusal, keepAs, keepNew, post, postAs } = useMarksAtHand(reckoning, {
   above: () => insertBefore.value,
-  landed: afterLanding,
+  landed,
 });
-const { shownScaled, landTurned } = useScaleAtHand(reckoning, { landed: afterLanding });
+const { shownScaled, landTurned } = useScaleAtHand(reckoning, { landed });
 
 /** Several lines that were pasted, until it is said what becomes of them. */
 const pasted = ref<string>();
@@ -239,26 +195,6 @@ function clearEntry(): void {
 }
 
 const hintsThere = useHintsThere(reckoning, amount);
-
-/** Undo is of what is in hand: of the entry while something stands in it, and of the slate otherwise. */
-const undoSays = computed(() => {
-  if (cleared.value !== undefined) return 'Bring the entry back';
-  return inHand.value === undefined ? job.steps.undoSays : 'Take the last change of the entry back';
-});
-function undo(): void {
-  if (cleared.value !== undefined) bringBack();
-  else if (inHand.value === undefined || hand.active?.undo() !== true) undoOnSlate();
-}
-function undoOnSlate(): void {
-  const says = job.steps.undoSays;
-  job.steps.undo();
-  if (says !== undefined) announce(`Done: ${says}`);
-}
-
-function redo(): void {
-  job.steps.redo();
-  announce('Done again.');
-}
 
 const byKey = benchKeys({
   undo,
@@ -318,58 +254,11 @@ onMounted(async () => {
     :busy="slate?.isBusy === true"
   >
     <AppHead class="head" title="Bench" own-steps :undo-says="undoSays" @undo="undo" @redo="redo">
-      <button
-        type="button"
-        class="slate-tools"
-        :aria-pressed="slate?.showsTools === true"
-        aria-label="Search, select, headings, total"
-        data-test="slate-tools"
-        @pointerdown.prevent
-        @click="slate?.toggleTools()"
-      >
-        <ListTree :size="20" aria-hidden="true" />slate
-      </button>
+      <SlateToolsButton :shown="slate?.showsTools === true" @toggle="slate?.toggleTools()" />
     </AppHead>
 
     <p class="sr-only" role="status" data-test="announced">{{ announced }}</p>
-    <div class="notices">
-      <p v-if="job.failure" class="failure" role="alert">
-        {{ job.failure }} <PlainButton @click="jobs.start()">Try again</PlainButton>
-      </p>
-      <NumberNotice
-        v-if="job.slate.renumbered.length > 0"
-        :renumbered="job.slate.renumbered"
-        @seen="job.slate.seeRenumbered()"
-      />
-      <MetNotice
-        v-if="job.marksApart.met.length > 0"
-        :met="job.marksApart.met"
-        :number-of="(id) => job.slate.get(id)?.number ?? undefined"
-        @seen="job.marksApart.see()"
-      />
-      <ConflictNotice
-        v-for="conflict in job.conflicts.list"
-        :key="conflict.kept.id"
-        :conflict
-        :read
-        @choose="(choice) => job.conflicts.resolve(conflict, choice)"
-      />
-      <RefusalNotice
-        v-for="refused in refusedAlone"
-        :key="refused.kept.id"
-        :refusal="refused"
-        :read
-        :can-write="entry === '' && !job.isReader"
-        @again="(words) => writeAgain(refused, words)"
-        @drop="job.refusals.drop([refused])"
-      />
-      <RefusalList
-        v-if="refusedAlone.length === 0 && job.refusals.list.length > 0"
-        :refusals="job.refusals.list"
-        :read
-        @drop="job.refusals.drop(job.refusals.list)"
-      />
-    </div>
+    <BenchNotices class="notices" :is-free @write="(words) => (entry = words)" />
 
     <div class="column">
       <LaidOut
@@ -525,35 +414,6 @@ onMounted(async () => {
 </template>
 
 <style scoped>
-.slate-tools {
-  display: none;
-}
-@media (max-width: 760px) {
-  .slate-tools {
-    display: flex;
-    flex-direction: column;
-    align-items: center;
-    justify-content: center;
-    min-width: max(44px, var(--target));
-    min-height: 48px;
-    padding: 0 4px;
-    border: 0;
-    background: none;
-    color: var(--ink-soft);
-    font-size: 14px;
-    line-height: 1.1;
-    cursor: pointer;
-  }
-  .slate-tools[aria-pressed='true'] {
-    background: var(--chalk-wash);
-    color: var(--chalk);
-  }
-}
-.failure {
-  margin: 0;
-  padding: 8px 24px;
-  background: var(--pencil-wash);
-}
 .inserting {
   display: flex;
   flex-wrap: wrap;

@@ -26,7 +26,7 @@ const emit = defineEmits<{ seen: [] }>();
         }}. It has the size that the lower of the two lines says: take the other off, or change it.
       </template>
     </p>
-    <PlainButton @click="emit('seen')">Good</PlainButton>
+    <PlainButton @click="emit('seen')">OK</PlainButton>
   </div>
 </template>
 

@@ -15,7 +15,7 @@ const says = computed(() => {
 <template>
   <div class="notice" role="status" data-test="renumbered">
     <p>{{ says }}: another device had used the number.</p>
-    <PlainButton @click="emit('seen')">Good</PlainButton>
+    <PlainButton @click="emit('seen')">OK</PlainButton>
   </div>
 </template>
 

@@ -30,7 +30,7 @@ const said = computed(() => props.refusals.flatMap(({ says }) => says ?? []));
     <PlainButton v-if="said.length > 0" data-test="copy-refused" @click="clipboard.copy(said.join('\n'))">{{
       clipboard.copied.value ? 'Copied' : 'Copy all'
     }}</PlainButton>
-    <PlainButton data-test="drop-refused" @click="emit('drop')">Drop all</PlainButton>
+    <PlainButton data-test="drop-refused" @click="emit('drop')">Delete all</PlainButton>
   </div>
 </template>
 

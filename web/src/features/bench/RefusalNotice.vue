@@ -33,7 +33,7 @@ const clipboard = useClipboard({ legacy: true, copiedDuring: 4000 });
     <PlainButton v-if="refusal.says" data-test="copy-refused" @click="clipboard.copy(refusal.says)">{{
       clipboard.copied.value ? 'Copied' : 'Copy'
     }}</PlainButton>
-    <PlainButton data-test="drop-refused" @click="emit('drop')">Drop it</PlainButton>
+    <PlainButton data-test="drop-refused" @click="emit('drop')">Delete</PlainButton>
   </div>
 </template>
 

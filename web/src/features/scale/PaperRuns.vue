@@ -1,9 +1,19 @@
 <script setup lang="ts">
 /** Several runs measured on the paper, totalled, and turned into the size on site; put on the slate as ordinary lines. */
-import { computed, ref } from 'vue';
-import { X } from 'lucide-vue-next';
-import { describeIssue, readSide, reckon, turn, turnedEntry, type DrawingScale, type Quantity } from '@sprell/core';
+import { computed, nextTick, ref } from 'vue';
+import { Pencil, X } from 'lucide-vue-next';
+import {
+  describeIssue,
+  measuredIssue,
+  readSide,
+  reckon,
+  turn,
+  turnedEntry,
+  type DrawingScale,
+  type Quantity,
+} from '@sprell/core';
 import { say } from '../../ui/say.ts';
+import IconButton from '../../ui/IconButton.vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
 import SizeField from '../../parts/field/SizeField.vue';
@@ -21,10 +31,28 @@ const runs = useKept<string[]>(() => `runs.${job.head?.id}`, []);
 
 const typed = ref('');
 const { quantity, written } = useSize(typed);
-function add(): void {
-  if (quantity.value === undefined) return;
-  runs.value.push(written());
+/** A run without a unit would be no size on site; a unit is offered. */
+const misfit = computed(() => quantity.value && measuredIssue(typed.value, quantity.value, job.style));
+/** The run that is being edited, in the field where runs are typed. */
+const edited = ref<number>();
+const field = ref<InstanceType<typeof SizeField>>();
+function keep(): void {
+  if (quantity.value === undefined || misfit.value !== undefined) return;
+  runs.value.splice(edited.value ?? runs.value.length, 1, written());
+  leave();
+}
+function edit(at: number): void {
+  edited.value = at;
+  typed.value = runs.value[at] ?? '';
+  void nextTick(() => field.value?.focus());
+}
+function leave(): void {
+  edited.value = undefined;
   typed.value = '';
+}
+function drop(at: number): void {
+  leave();
+  runs.value.splice(at, 1);
 }
 
 const quantities = computed(() =>
@@ -83,6 +111,10 @@ function putOnSlate(): void {
     `Remove the ${runs.value.length} runs from the slate`,
   );
   void say(`${runs.value.length} ${single ? 'run is' : 'runs are'} on the slate`);
+  startAgain();
+}
+function startAgain(): void {
+  leave();
   runs.value = [];
 }
 </script>
@@ -90,16 +122,20 @@ function putOnSlate(): void {
 <template>
   <section class="runs" aria-label="Runs on the paper">
     <h2>Measure runs on the paper</h2>
-    <form class="add" @submit.prevent="add">
+    <form class="add" @submit.prevent="keep" @keydown.esc="leave">
       <SizeField
+        ref="field"
         v-model="typed"
-        label="A run, as measured on the paper"
+        :label="edited === undefined ? 'A run, as measured on the paper' : `Run ${edited + 1}, on the paper`"
         placeholder='2 5/8"'
         side="paper"
+        :issue="misfit"
         data-test="run"
-        @enter="add"
+        @enter="keep"
       />
-      <PlainButton type="submit" :disabled="!quantity" data-test="add-run">Add</PlainButton>
+      <PlainButton type="submit" :disabled="!quantity || misfit !== undefined" data-test="add-run">{{
+        edited === undefined ? 'Add' : 'Save'
+      }}</PlainButton>
     </form>
     <table v-if="runs.length > 0">
       <thead>
@@ -111,14 +147,17 @@ function putOnSlate(): void {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="(run, at) in runs" :key="at">
+        <tr v-for="(run, at) in runs" :key="at" :class="{ edited: edited === at }">
           <th scope="row">{{ at + 1 }}</th>
           <td class="figure" :title="run"><SizeText :text="readings[at]?.paper ?? ''" /></td>
           <td class="figure"><SizeText :text="readings[at]?.site ?? ''" /></td>
           <td>
-            <button type="button" class="drop" :aria-label="`Take run ${at + 1} out`" @click="runs.splice(at, 1)">
-              <X :size="16" aria-hidden="true" />
-            </button>
+            <IconButton :name="`Edit run ${at + 1}`" data-test="edit-run" @click="edit(at)"
+              ><Pencil :size="16" aria-hidden="true"
+            /></IconButton>
+            <IconButton :name="`Delete run ${at + 1}`" data-test="delete-run" @click="drop(at)"
+              ><X :size="16" aria-hidden="true"
+            /></IconButton>
           </td>
         </tr>
       </tbody>
@@ -146,7 +185,7 @@ function putOnSlate(): void {
       <PlainButton leading :disabled="onSite?.ok !== true" data-test="runs-to-slate" @click="putOnSlate"
         >Put on the slate</PlainButton
       >
-      <PlainButton @click="runs = []">Start again</PlainButton>
+      <PlainButton @click="startAgain">Start again</PlainButton>
     </div>
   </section>
 </template>
@@ -203,16 +242,8 @@ tfoot .figure {
 .site {
   color: var(--chalk);
 }
-.drop {
-  width: 40px;
-  min-height: 40px;
-  border: 0;
-  background: none;
-  color: var(--ink-soft);
-  cursor: pointer;
-}
-.drop:hover {
-  color: var(--chalk);
+.edited {
+  background: var(--chalk-wash);
 }
 .actions {
   display: flex;

@@ -48,7 +48,9 @@ function offWords({ off }: Fit): string {
         <span class="off"
           >{{ offWords(fit) }}; it would measure <SizeText :text="readSide(fit.wouldMeasure, 'paper', job.style).text"
         /></span>
-        <PlainButton :data-fit="at" @click="emit('use', { ...fit.scale.definition, name: null })">Use</PlainButton>
+        <PlainButton :data-fit="at" @click="emit('use', { ...fit.scale.definition, name: null })"
+          >Add and use it</PlainButton
+        >
       </li>
     </ol>
     <PlainButton

@@ -54,7 +54,8 @@ function takeRatio(): void {
 }
 
 const isRatio = () => content.kind === 'ratio';
-const sides = { paper: useSize(toRef(content, 'paper'), isRatio), site: useSize(toRef(content, 'site'), isRatio) };
+const ofSide = () => (isRatio() ? { bare: 'plain' as const } : {});
+const sides = { paper: useSize(toRef(content, 'paper'), ofSide), site: useSize(toRef(content, 'site'), ofSide) };
 /** With the units that were not typed. */
 const asKept = (): ScaleContent => ({ ...content, paper: sides.paper.written(), site: sides.site.written() });
 const issue = computed(() =>

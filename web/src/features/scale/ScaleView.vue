@@ -78,10 +78,14 @@ function write(scaleId: string, content: ScaleContent): void {
                   ><Ruler :size="18" aria-hidden="true" />Active</PlainButton
                 >
                 <PlainButton v-else :disabled="!one.scale" data-test="take-scale" @click="job.scales.takeInHand(one.id)"
-                  >Use this one</PlainButton
+                  >Use this one<span class="sr-only">: {{ one.title }}</span></PlainButton
                 >
-                <PlainButton data-test="edit-scale" @click="editing = one.id">Edit</PlainButton>
-                <PlainButton data-test="remove-scale" @click="job.scales.remove(one.id)">Delete</PlainButton>
+                <PlainButton data-test="edit-scale" @click="editing = one.id"
+                  >Edit<span class="sr-only"> {{ one.title }}</span></PlainButton
+                >
+                <PlainButton data-test="remove-scale" @click="job.scales.remove(one.id)"
+                  >Delete<span class="sr-only"> {{ one.title }}</span></PlainButton
+                >
               </div>
             </template>
           </li>

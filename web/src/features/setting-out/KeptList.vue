@@ -27,12 +27,13 @@ const cards = computed(() => {
 </script>
 
 <template>
-  <nav v-if="cards.length > 0" ref="list" class="kept" aria-label="Saved in this job">
+  <nav v-if="cards.length > 0" ref="list" class="chips kept" aria-label="Saved in this job">
     <span class="word">Saved here</span>
     <button
       v-for="{ setOut, figure } in cards"
       :key="setOut.id"
       type="button"
+      class="chip"
       :class="{ chosen: setOut.id === openId }"
       :aria-current="setOut.id === openId"
       :data-kept="setOut.name"
@@ -44,14 +45,12 @@ const cards = computed(() => {
   </nav>
 </template>
 
+<style scoped src="../../ui/chip.css"></style>
 <style scoped src="./cards.css"></style>
 <style scoped>
 .kept {
-  display: flex;
   align-items: center;
-  gap: 6px;
   padding: 6px 16px;
-  overflow-x: auto;
 }
 .word {
   flex: 0 0 auto;
@@ -59,18 +58,8 @@ const cards = computed(() => {
   color: var(--ink-soft);
   font-size: 15px;
 }
-button {
-  display: inline-flex;
-  flex: 0 0 auto;
-  align-items: center;
-  gap: 8px;
-  min-height: 44px;
-  padding: 2px 10px 2px 6px;
-  border: 1px solid var(--groove);
-  border-radius: 3px;
+.chip {
+  padding-left: 6px;
   background: none;
-  color: var(--ink);
-  font-size: 16px;
-  cursor: pointer;
 }
 </style>

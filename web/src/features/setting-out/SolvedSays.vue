@@ -30,7 +30,7 @@ const contradiction = computed(() => {
         of them out.</span
       >
       <PlainButton data-test="take-out" @click="emit('takeOut', contradiction.field)"
-        >Take {{ titleOf(contradiction.field) }} out</PlainButton
+        >Delete {{ titleOf(contradiction.field) }}</PlainButton
       >
     </p>
     <p v-else-if="solved.impossible" class="says problem" role="status">{{ describeShapeIssue(solved.impossible) }}</p>

@@ -79,7 +79,7 @@ function rename(): void {
 /** To a count, a number without a unit is a number. */
 const isCount = () =>
   props.story.mark.quantity !== undefined && kindOf(props.story.mark.quantity.dimension) !== 'length';
-const { quantity: amount, reckoned, written } = useSize(posting, isCount);
+const { quantity: amount, reckoned, written } = useSize(posting, () => (isCount() ? { bare: 'plain' as const } : {}));
 const unlike = computed(
   () =>
     amount.value !== undefined &&
@@ -163,7 +163,7 @@ const usedBy = computed(() => props.story.usedBy.join(', '));
           leading
           data-test="remove-keeping"
           @click="remove(true)"
-          >Write its value there</PlainButton
+          >Keep its value</PlainButton
         >
         <PlainButton data-test="remove-now" @click="remove(false)">Delete</PlainButton>
         <PlainButton @click="isRemoving = false">Cancel</PlainButton>

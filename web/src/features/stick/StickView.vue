@@ -107,7 +107,7 @@ function use(name: string): void {
         </p>
         <template #answers>
           <PlainButton v-if="usersOfAny.length > 0" leading data-test="clear-keeping" @click="clear(true)"
-            >Write their values there</PlainButton
+            >Keep their values</PlainButton
           >
           <PlainButton data-test="clear-now" @click="clear(false)">Delete</PlainButton>
           <PlainButton @click="isClearing = false">Cancel</PlainButton>

@@ -7,7 +7,7 @@ import { onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import type { Span } from '@sprell/core';
 import { behindPaint } from '../../ui/behind-paint.ts';
 import { sizeNode } from '../../ui/size-pieces.ts';
-import { backspace, figureAt, isSeveralLines, operator, operatorOf, type EntryText } from './edits.ts';
+import { backspace, figureAt, isReplaced, isSeveralLines, operator, operatorOf, type EntryText } from './edits.ts';
 import type { EntryEditorProps, WrittenSoFar } from './entry-line.ts';
 import { entryMarking, setFindings } from './entry-marking.ts';
 import { useHand, type EntryHandle } from './hand.ts';
@@ -140,9 +140,9 @@ const figureUnderFinger = EditorView.domEventHandlers({
 });
 let taken: Span | undefined;
 
-const firstOperator = EditorView.inputHandler.of((editor, _from, _to, text) => {
+const firstOperator = EditorView.inputHandler.of((_editor, _from, _to, text) => {
   const sign = operatorOf(text);
-  if (sign === undefined || !props.hasLast || editor.state.doc.length > 0) return false;
+  if (sign === undefined || !props.hasLast || !isReplaced(current())) return false;
   put(operator(current(), sign, true));
   return true;
 });

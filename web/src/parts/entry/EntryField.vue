@@ -81,10 +81,12 @@ const found = computed(() => {
   const issue = props.now()?.issue;
   return issue && (insisted.value || !isUnderWay(issue)) ? issue : undefined;
 });
-/** An entry that stops short, or ends in the beginning of a known word, is being typed. */
+/** An entry that stops short, that ends in the beginning of a known word, or that begins to store a new mark, is being typed. */
 function isUnderWay({ code, start, end }: Issue): boolean {
   if (code === 'entry.unfinished') return true;
-  return code === 'name.unknown' && end === model.value.length && isBegun(model.value.slice(start, end), props.marks);
+  if (code !== 'name.unknown') return false;
+  const behind = model.value.slice(end).trim();
+  return behind === '=' || (behind === '' && isBegun(model.value.slice(start, end), props.marks));
 }
 /**
  * Milliseconds without a key after which there is something to say of an entry. Nearly every size is wrong until its

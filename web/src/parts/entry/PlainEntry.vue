@@ -4,7 +4,7 @@
  * all script of the first screen, and on a slow network an entry can be begun a good second before it has come.
  */
 import { onBeforeUnmount, onMounted, ref } from 'vue';
-import { backspace, insert, isSeveralLines, operator, operatorOf } from './edits.ts';
+import { backspace, insert, isReplaced, isSeveralLines, operator, operatorOf } from './edits.ts';
 import type { EntryEditorProps, WrittenSoFar } from './entry-line.ts';
 import { useHand } from './hand.ts';
 import { plainHandle } from './plain-handle.ts';
@@ -31,7 +31,7 @@ function typed(event: Event): void {
 
 function beforeTyped(event: InputEvent): void {
   const sign = operatorOf(event.data ?? '');
-  if (sign === undefined || !props.hasLast || model.value !== '') return;
+  if (sign === undefined || !props.hasLast || !isReplaced(handle.read())) return;
   event.preventDefault();
   handle.apply((entry) => operator(entry, sign, true));
 }

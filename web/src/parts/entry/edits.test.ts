@@ -17,6 +17,7 @@ describe('keys on an entry', () => {
     ['replaces what is selected', insert(typed('1|23|4'), '9'), '19|4'],
     ['an operator writes its spaces', operator(typed(`5′|`), '+', true), '5′ + |'],
     ['an operator in an empty entry goes on from the last result', operator(typed('|'), '×', true), 'last × |'],
+    ['and where all that is written is selected', operator(typed('|5′|'), '×', true), 'last × |'],
     ['and is a sign where there is none', operator(typed('|'), '−', false), '−|'],
     ['an operator takes the place of another', operator(typed('5′ + |'), '÷', true), '5′ ÷ |'],
     ['a minus behind × is a sign', operator(typed('5′ × |'), '−', true), '5′ × −|'],

@@ -49,6 +49,12 @@ export function insert(entry: EntryText, piece: string): EntryText {
   return at(`${before}${piece}${behind}`, before.length + piece.length);
 }
 
+/** Nothing stands beside what is typed next: the entry is empty, or all of it is selected. */
+export function isReplaced(entry: EntryText): boolean {
+  const { before, behind } = around(entry);
+  return before.trim() === '' && behind.trim() === '';
+}
+
 /**
  * Puts an operator in, with its spaces. In an empty entry it goes on from the last result, if there is one; behind
  * another operator it takes that one's place, but a minus behind × or ÷ is a sign.
@@ -56,7 +62,7 @@ export function insert(entry: EntryText, piece: string): EntryText {
 export function operator(entry: EntryText, sign: Operator, hasLast: boolean): EntryText {
   const { before, behind } = around(entry);
   const written = sign === '^' ? '^' : ` ${sign} `;
-  if (before.trim() === '' && behind.trim() === '') return insert(at('', 0), hasLast ? `last${written}` : sign);
+  if (isReplaced(entry)) return insert(at('', 0), hasLast ? `last${written}` : sign);
   if (/\($|[;(] $/u.test(before)) return insert(entry, sign);
   const isSign = sign === '−' && /[×÷*/^] ?$/u.test(before);
   const kept = isSign ? before : before.replace(OPERATOR_BEHIND, '').trimEnd();

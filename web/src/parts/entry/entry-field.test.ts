@@ -107,6 +107,8 @@ describe('the entry', () => {
     expect(field.get('[role=alert]').text()).toContain('stops short');
     await type(`(5' + 3`);
     expect(field.get('[role=alert]').text()).not.toContain('stops short');
+    await type('new_name =');
+    expect(field.find('[role=alert]').exists()).toBe(false);
     await type(`(5' + 3"`);
     expect(field.find('[role=alert]').exists()).toBe(false);
   });

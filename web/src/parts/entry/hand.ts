@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import type { EntryText } from './edits.ts';
+import type { NamedMark } from './suggestions.ts';
 
 /** What a key can do to an entry. */
 export interface EntryHandle {
@@ -22,6 +23,8 @@ export interface FieldWords {
   readonly reading: string | undefined;
   /** What is wrong with it. */
   readonly problem: string | undefined;
+  /** What its entry may name beside marks. */
+  readonly names?: readonly NamedMark[] | undefined;
 }
 
 /** A field of a room that takes a size. */

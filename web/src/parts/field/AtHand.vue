@@ -44,42 +44,27 @@ const all = computed(() => [...begun.value, ...marks.value, ...lines.value]);
 </script>
 
 <template>
-  <div v-if="all.length > 0" class="hand" role="group" aria-label="From the bench">
+  <div v-if="all.length > 0" class="chips hand" role="group" aria-label="From the bench">
     <button
       v-for="one in all"
       :key="one.entry"
       type="button"
+      class="chip"
       :class="one.kind"
       :title="one.title"
       :data-at-hand="one.entry"
       @pointerdown.prevent
       @click="emit('use', one.entry)"
     >
-      <span class="name">{{ one.name }}</span> <SizeText class="size" :text="one.reading" />
+      <span class="name">{{ one.name }}</span> <SizeText class="chip-size" :text="one.reading" />
     </button>
   </div>
 </template>
 
+<style scoped src="../../ui/chip.css"></style>
 <style scoped>
 .hand {
-  display: flex;
-  gap: 6px;
   padding: 8px 16px;
-  overflow-x: auto;
-}
-button {
-  display: inline-flex;
-  flex: 0 0 auto;
-  align-items: center;
-  gap: 8px;
-  min-height: 44px;
-  padding: 0 10px;
-  border: 1px solid var(--groove);
-  border-radius: 3px;
-  background: var(--board);
-  color: var(--ink);
-  font-size: 16px;
-  cursor: pointer;
 }
 .mark {
   background: var(--tape);
@@ -95,11 +80,6 @@ button {
   white-space: nowrap;
   color: var(--ink-soft);
   font-size: 15px;
-}
-.size {
-  font-family: var(--figures);
-  font-weight: 600;
-  white-space: nowrap;
 }
 .mark .name {
   color: var(--ink);

@@ -14,17 +14,19 @@ const emit = defineEmits<{ mend: [fix: Fix] }>();
 <template>
   <span class="issue">
     {{ says ?? describeIssue(issue as Issue) }}
-    <button
-      v-for="fix in issue.fixes"
-      :key="fix.entry"
-      type="button"
-      class="fix"
-      data-test="fix"
-      @pointerdown.prevent
-      @click="emit('mend', fix)"
-    >
-      <SizeText :text="fix.label" />
-    </button>
+    <span v-if="issue.fixes.length > 0" class="fixes">
+      <button
+        v-for="fix in issue.fixes"
+        :key="fix.entry"
+        type="button"
+        class="fix"
+        data-test="fix"
+        @pointerdown.prevent
+        @click="emit('mend', fix)"
+      >
+        <SizeText :text="fix.label" />
+      </button>
+    </span>
   </span>
 </template>
 
@@ -33,9 +35,15 @@ const emit = defineEmits<{ mend: [fix: Fix] }>();
   color: var(--pencil);
   font-weight: 400;
 }
+.fixes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  margin: 4px 0;
+}
 .fix {
+  min-width: var(--touch);
   min-height: var(--touch);
-  margin: 2px 4px 2px 0;
   padding: 0 10px;
   border: 1px solid var(--ink);
   border-radius: 3px;

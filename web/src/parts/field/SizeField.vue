@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** A field that takes any entry: a size, a sum, marks and lines. It says what that comes to, and mends it at a touch. */
-import { computed, useId } from 'vue';
-import { describeIssue, readSide, type Issue, type Side } from '@sprell/core';
+import { computed, ref, useId } from 'vue';
+import { describeIssue, readSide, type BareUnit, type Issue, type Scope, type Side } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
 import { useJob } from '../../live/use-jobs.ts';
+import type { NamedMark } from '../entry/suggestions.ts';
 import IssueText from './IssueText.vue';
 import SizeInput from './SizeInput.vue';
 import { useSize } from './use-size.ts';
@@ -17,14 +18,31 @@ const props = defineProps<{
   side?: Side;
   /** A number without a unit is a number here, whatever the job says. */
   plain?: boolean;
+  /** What it is, where not as the job says. */
+  bare?: BareUnit | undefined;
+  /** What its entry may name, where that is more than marks and lines. */
+  scope?: (() => Scope) | undefined;
+  /** How it reads, where the field's owner says so. */
+  reads?: string | undefined;
+  /** What its entry may name beside marks, for the letters of the keys. */
+  names?: readonly NamedMark[];
 }>();
 const text = defineModel<string>({ required: true });
-const emit = defineEmits<{ enter: [] }>();
+const emit = defineEmits<{ enter: []; leave: [] }>();
 
 const [inputId, saysId] = [useId(), useId()];
 const job = useJob();
-const { reckoned, issue: found, quantity, written } = useSize(text, () => props.plain === true);
-defineExpose({ written });
+const {
+  reckoned,
+  issue: found,
+  quantity,
+  written,
+} = useSize(text, () => ({
+  bare: props.plain === true ? 'plain' : props.bare,
+  scope: props.scope,
+}));
+const input = ref<InstanceType<typeof SizeInput>>();
+defineExpose({ written, focus: () => input.value?.focus() });
 const reading = computed(() =>
   props.side === 'paper' && quantity.value ? readSide(quantity.value, 'paper', job.style) : reckoned.value?.reading,
 );
@@ -36,17 +54,20 @@ const wrong = computed(() => found.value ?? props.issue);
     <label :for="inputId">{{ label }}</label>
     <SizeInput
       :id="inputId"
+      ref="input"
       v-model="text"
       :label
-      :reading="reading?.text"
+      :reading="reads ?? reading?.text"
       :problem="wrong && describeIssue(wrong)"
       :placeholder
+      :names
       :aria-describedby="saysId"
       @enter="emit('enter')"
+      @blur="emit('leave')"
     />
     <p :id="saysId" class="says">
       <IssueText v-if="wrong" :issue="wrong" @mend="(fix) => (text = fix.entry)" />
-      <SizeText v-else-if="reading" :text="reading.text" />
+      <SizeText v-else-if="reads ?? reading" :text="reads ?? reading?.text ?? ''" />
     </p>
   </div>
 </template>

@@ -4,6 +4,7 @@ import type { InputInstance } from 'element-plus';
 import { onBeforeUnmount, ref } from 'vue';
 import { useOwnKeys } from '../../live/own-keys.ts';
 import { useHand, type FieldHandle } from '../entry/hand.ts';
+import type { NamedMark } from '../entry/suggestions.ts';
 import { plainHandle } from '../entry/plain-handle.ts';
 
 const props = defineProps<{
@@ -12,9 +13,11 @@ const props = defineProps<{
   reading: string | undefined;
   /** What is wrong with it. */
   problem: string | undefined;
+  /** What else it may name, for the letters of the keys. */
+  names?: readonly NamedMark[] | undefined;
 }>();
 const text = defineModel<string>({ required: true });
-const emit = defineEmits<{ enter: []; focus: [] }>();
+const emit = defineEmits<{ enter: []; focus: []; blur: [] }>();
 
 const field = ref<InputInstance>();
 const hand = useHand();
@@ -27,11 +30,15 @@ const { typed, ...keyed } = plainHandle({
 });
 const handle: FieldHandle = {
   ...keyed,
-  words: () => ({ label: props.label, reading: props.reading, problem: props.problem }),
+  words: () => ({ label: props.label, reading: props.reading, problem: props.problem, names: props.names }),
 };
 function enter(): void {
   hand.enterField(handle);
   emit('focus');
+}
+function leave(): void {
+  hand.leaveField(handle);
+  emit('blur');
 }
 onBeforeUnmount(() => hand.drop(handle));
 
@@ -52,7 +59,7 @@ defineExpose({ focus: handle.focus });
     :aria-invalid="problem !== undefined"
     @update:model-value="typed"
     @focus="enter"
-    @blur="hand.leaveField(handle)"
+    @blur="leave"
     @keydown.enter.prevent="emit('enter')"
   />
 </template>

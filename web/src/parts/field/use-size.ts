@@ -1,4 +1,4 @@
-import { reckonTyped, type Issue, type Quantity, type Reckoned } from '@sprell/core';
+import { reckonTyped, type BareUnit, type Issue, type Quantity, type Reckoned, type Scope } from '@sprell/core';
 import { mended } from '@sprell/core/mend';
 import { computed, type ComputedRef, type Ref } from 'vue';
 import { useJob } from '../../live/use-jobs.ts';
@@ -15,13 +15,20 @@ export interface Size {
   readonly written: () => string;
 }
 
-/** @param isPlain a number without a unit is a number here, whatever the job says: the parts of a ratio */
-export function useSize(text: Readonly<Ref<string>>, isPlain: () => boolean = () => false): Size {
+/** What differs in a field from what the job says. */
+export interface OfField {
+  /** What a number without a unit is. */
+  readonly bare?: BareUnit | undefined;
+  /** What its entry may name. */
+  readonly scope?: (() => Scope) | undefined;
+}
+
+export function useSize(text: Readonly<Ref<string>>, ofField: () => OfField = () => ({})): Size {
   const job = useJob();
   const options = () => ({
-    scope: job.slate.scope(),
+    scope: (ofField().scope ?? (() => job.slate.scope()))(),
     style: job.style,
-    bare: isPlain() ? ('plain' as const) : job.reading.bare,
+    bare: ofField().bare ?? job.reading.bare,
   });
   const reckoned = computed(() => {
     return text.value.trim() === '' ? undefined : reckonTyped(text.value, options());

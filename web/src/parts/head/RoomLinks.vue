@@ -104,7 +104,7 @@ const isWanted = ref(false);
 }
 @media (max-width: 760px) {
   .here {
-    max-width: 76px;
+    max-width: 94px;
     font-size: 15px;
   }
 }

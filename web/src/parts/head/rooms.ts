@@ -1,5 +1,5 @@
 /** The rooms, in the order in which a job goes through them, as they are called and where they are. */
-import { BookOpen, Calculator, Folders, PencilRuler, Ruler, TriangleRight, Users } from 'lucide-vue-next';
+import { BookOpen, Calculator, Folders, ListChecks, PencilRuler, Ruler, TriangleRight, Users } from 'lucide-vue-next';
 import type { Component } from 'vue';
 
 export interface Room {
@@ -15,6 +15,7 @@ export const ROOMS: readonly Room[] = [
   { path: '/setting-out', word: 'Setting out', about: 'Shapes from their sizes', icon: TriangleRight },
   { path: '/stick', word: 'Story stick', about: 'Every mark of the job', icon: Ruler },
   { path: '/scales', word: 'Scale rule', about: 'Sizes on drawings', icon: PencilRuler },
+  { path: '/quantities', word: 'Quantities', about: 'What to buy, and what it costs', icon: ListChecks },
   { path: '/jobs', word: 'Jobs', about: 'All jobs, and a new one', icon: Folders },
   { path: '/help', word: 'Help', about: 'How to write an entry', icon: BookOpen },
 ];

@@ -19,7 +19,8 @@ const { comfort, tick } = useComfort();
 const capitals = ref(false);
 const rows = computed(() => letterRows(comfort.gloves, capitals.value));
 const labels = computed(() => job.slate.rows.flatMap(({ line }) => line.label ?? []));
-const offers = computed(() => offersFor(hand.entry, job.marks.list, labels.value));
+const named = computed(() => [...job.marks.list, ...((hand.isInField ? hand.field?.words().names : undefined) ?? [])]);
+const offers = computed(() => offersFor(hand.entry, named.value, labels.value));
 
 function press(key: Key): void {
   tick();
@@ -35,17 +36,17 @@ function take(offer: Offer): void {
 
 <template>
   <div class="letters" :class="{ wide: comfort.gloves }">
-    <div class="offers" role="group" aria-label="Words">
+    <div class="chips offers" role="group" aria-label="Words">
       <button
         v-for="offer in offers"
         :key="offer.label"
         type="button"
-        class="offer"
+        class="chip"
         :title="offer.about"
         :data-offer="offer.label"
         @click="take(offer)"
       >
-        {{ offer.label }} <SizeText v-if="offer.reading" class="size" :text="offer.reading" />
+        {{ offer.label }} <SizeText v-if="offer.reading" class="chip-size" :text="offer.reading" />
       </button>
     </div>
     <div v-for="(row, at) in rows" :key="at" class="row" :class="`row-${at}`">
@@ -75,6 +76,7 @@ function take(offer: Offer): void {
   </div>
 </template>
 
+<style scoped src="../../ui/chip.css"></style>
 <style scoped>
 .letters {
   display: grid;
@@ -83,29 +85,7 @@ function take(offer: Offer): void {
   gap: 6px;
 }
 .offers {
-  display: flex;
-  gap: 6px;
   min-height: var(--touch);
-  overflow-x: auto;
-}
-.offer {
-  display: inline-flex;
-  flex: none;
-  align-items: center;
-  gap: 8px;
-  min-height: 44px;
-  padding: 0 12px;
-  border: 1px solid var(--groove);
-  border-radius: 3px;
-  background: var(--board);
-  color: var(--ink);
-  font-size: 16px;
-  cursor: pointer;
-}
-.size {
-  font-family: var(--figures);
-  font-weight: 600;
-  white-space: nowrap;
 }
 .row {
   display: flex;

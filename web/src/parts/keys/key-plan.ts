@@ -72,4 +72,4 @@ export const MORE_KEYS: readonly Key[] = [
   word('sq ft', 'square feet'),
 ];
 
-export const BACKSPACE: Key = { face: 'back', name: 'Take back', kind: 'more', press: backspace };
+export const BACKSPACE: Key = { face: 'back', name: 'Backspace', kind: 'more', press: backspace };

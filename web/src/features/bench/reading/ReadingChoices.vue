@@ -165,9 +165,7 @@ function choose(change: ReadingChange): void {
     </div>
     <p v-if="isChanged" class="scope" data-test="reading-scope">
       <span>{{ line ? 'Just for now.' : 'For this reading only.' }}</span>
-      <PlainButton v-if="line" data-test="for-the-line" @click="emit('widen', 'line')"
-        >Write it on {{ line }}</PlainButton
-      >
+      <PlainButton v-if="line" data-test="for-the-line" @click="emit('widen', 'line')">For {{ line }}</PlainButton>
       <PlainButton data-test="for-the-job" @click="emit('widen', 'job')">For the job</PlainButton>
       <PlainButton data-test="for-good" @click="emit('widen', 'always')">Always</PlainButton>
       <PlainButton @click="emit('drop')">Undo this</PlainButton>

@@ -10,6 +10,7 @@ import {
   isMetric,
   kindOf,
   labelColon,
+  lengthsBeyondVolume,
   readQuantity,
   type LengthStyle,
   type Quantity,
@@ -126,6 +127,7 @@ const measured = computed<Around | undefined>((before) => (late.value?.isBareNum
 const lateBeside = afterPaint(() => ({
   readBack: part.value ? `so far: ${part.value.readBack ?? ''}` : readBack.value,
   problem: isResting.value ? problem.value : undefined,
+  tooMany: quantity.value && lengthsBeyondVolume(quantity.value.dimension),
   whole: whole.value,
   leftOver: leftOver.value,
   difference: shown.value?.outcome && answerDifference(shown.value.outcome, props.style)?.text,
@@ -225,6 +227,9 @@ const lead = (length: LengthStyle) => emit('change', { length });
     </ReadingChoices>
     <slot />
     <p v-if="beside.problem" class="problem">{{ beside.problem }}</p>
+    <p v-if="beside.tooMany" class="whole" data-test="too-many">
+      {{ beside.tooMany }} sizes are multiplied: a volume has three. One of them may be a count.
+    </p>
     <p v-if="beside.difference" class="whole" data-test="difference">
       <span>They differ by <SizeText :text="beside.difference" /></span>
     </p>

@@ -53,6 +53,13 @@ afterEach(() => {
 });
 
 describe('the reading', () => {
+  it('says that more sizes are multiplied than a volume has', async () => {
+    const panel = await aReading(`5' * 3' * 2' * 1'`);
+    expect(panel.get('[data-test=too-many]').text()).toContain('4 sizes are multiplied');
+    expect((await aReading(`5' * 3' * 2'`)).find('[data-test=too-many]').exists()).toBe(false);
+    expect((await aReading(`6 lb`)).find('[data-test=too-many]').exists()).toBe(false);
+  });
+
   it('stands large over its cost, its exact form and every other way it reads', async () => {
     const panel = await aReading(`(12' 3 5/8" - 2 * 3 1/2") / 7`);
     expect(panel.get('[data-test=reading]').text()).toBe('1′ 8 1⁄16″');

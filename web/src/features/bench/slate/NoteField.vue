@@ -22,7 +22,7 @@ onMounted(() => field.value?.focus());
       enterkeyhint="done"
       data-test="note-field"
     />
-    <PlainButton leading type="submit">Save</PlainButton>
+    <PlainButton leading type="submit" data-test="save-words">Save</PlainButton>
     <PlainButton @click="emit('leave')">Cancel</PlainButton>
   </form>
 </template>

@@ -74,7 +74,7 @@ const clipboard = useClipboard({ legacy: true, copiedDuring: 4000 });
     <span role="status">Touch the line that they go above.</span>
     <span class="acts">
       <PlainButton data-test="to-foot" @click="emit('toFoot')">To the foot</PlainButton>
-      <PlainButton @click="emit('place')">Cancel</PlainButton>
+      <PlainButton data-test="leave-placing" @click="emit('place')">Cancel</PlainButton>
     </span>
   </div>
   <WordsForm
@@ -102,7 +102,7 @@ const clipboard = useClipboard({ legacy: true, copiedDuring: 4000 });
           clipboard.copied.value ? 'Copied' : 'Copy'
         }}</PlainButton>
         <PlainButton data-test="move-chosen" @click="emit('place')">Move</PlainButton>
-        <PlainButton data-test="head-chosen" @click="isNaming = true">Heading</PlainButton>
+        <PlainButton data-test="head-chosen" @click="isNaming = true">Under a heading</PlainButton>
         <PlainButton data-test="delete-chosen" @click="emit('remove')">Delete</PlainButton>
       </template>
       <PlainButton data-test="done-selecting" @click="emit('done')">Done</PlainButton>

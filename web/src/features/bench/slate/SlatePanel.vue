@@ -14,6 +14,7 @@ import WordsRowView from './WordsRowView.vue';
 import { slateText } from './slate-text.ts';
 import { totalAbove } from './total-above.ts';
 import { useChoosing } from './use-choosing.ts';
+import { useDeleting } from './use-deleting.ts';
 import { useDragging } from './use-dragging.ts';
 import { useFoot } from './use-foot.ts';
 import { useSlateKeys } from './use-slate-keys.ts';
@@ -69,13 +70,6 @@ const list = ref<HTMLElement>();
 const items = ref<HTMLElement>();
 const editedLine = ref<string>();
 const openLine = ref<string>();
-/** What is asked before lines that others use go, and what can be done about it. */
-interface Question {
-  readonly says: string;
-  readonly takeOff: () => void;
-  readonly keepValue?: () => void;
-}
-const asking = ref<Question>();
 /** Words are being written, to stand above a line or at the foot. */
 const newWords = ref<{ readonly beforeId: string | undefined }>();
 const showsTools = ref(false);
@@ -170,7 +164,11 @@ function touch(row: SlateRow): void {
 function use(row: WorkedRow, what: 'result' | 'entry'): void {
   openLine.value = undefined;
   if (selection.value) select(row);
-  else emit('use', row, what);
+  else {
+    emit('use', row, what);
+    // On a phone the slate has all the room while something is sought; what was found goes on in the entry.
+    isSearching.value = false;
+  }
 }
 function insertAbove({ line: { id } }: SlateRow): void {
   openLine.value = undefined;
@@ -193,42 +191,27 @@ function move(row: SlateRow, by: -1 | 1): void {
     if (focused instanceof HTMLElement) focused.focus({ preventScroll: true });
   });
 }
+const deleting = useDeleting({
+  usersOf: (id) => props.usersOf(id),
+  canKeepValue: (id) => props.canKeepValue(id),
+  remove: (id) => emit('remove', id),
+  removeKeepingValue: (id) => emit('removeKeepingValue', id),
+  removeAll: () => emit('clear'),
+  removeChosen: (ids) => emit('removeChosen', ids),
+});
+const { asking, answer } = deleting;
 function remove({ line: { id } }: SlateRow): void {
-  const users = props.usersOf(id);
   openLine.value = undefined;
-  if (users === undefined) emit('remove', id);
-  else
-    asking.value = {
-      says: `${users} Without it ${props.canKeepValue(id) ? 'they have no result, unless its value is kept in them.' : 'they have no result.'}`,
-      takeOff: () => emit('remove', id),
-      ...(props.canKeepValue(id) ? { keepValue: () => emit('removeKeepingValue', id) } : {}),
-    };
+  deleting.remove(id);
 }
 /** The button goes with its line, and the focus to where typing goes on. */
 function removeByButton(row: SlateRow): void {
   remove(row);
   if (asking.value === undefined) emit('rest');
 }
-function clearAll(): void {
-  asking.value = {
-    says: `All ${props.rows.length} lines are deleted. Undo brings them back.`,
-    takeOff: () => emit('clear'),
-  };
-}
-function answer(act?: () => void): void {
-  act?.();
-  asking.value = undefined;
-}
 function select(row: SlateRow): void {
   choosing.toggle(row);
   openLine.value = undefined;
-}
-function removeSelected(): void {
-  const count = selection.value?.size ?? 0;
-  asking.value = {
-    says: `${count} ${count === 1 ? 'line is' : 'lines are'} deleted. Undo brings them back.`,
-    takeOff: () => emit('removeChosen', choosing.end()),
-  };
 }
 const total = computed(() => totalAbove(props.rows));
 function keepWords(lineId: string, words: string): void {
@@ -318,7 +301,7 @@ defineExpose({
       @search="isSearching = !isSearching"
       @select="choosing.begin"
       @words="newWords = { beforeId: undefined }"
-      @clear="clearAll"
+      @clear="deleting.removeAll(rows.length)"
       @redo="emit('redo')"
       @print="emit('print')"
     />
@@ -333,7 +316,7 @@ defineExpose({
       @place="placing = !placing"
       @to-foot="choosing.place(undefined)"
       @heading="choosing.head"
-      @remove="removeSelected"
+      @remove="deleting.removeChosen(selection, choosing.end)"
       @done="selection = undefined"
     />
     <TakeOffQuestion

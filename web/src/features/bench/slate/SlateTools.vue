@@ -186,6 +186,12 @@ const sought = defineModel<string>('sought', { required: true });
     display: none;
   }
 }
+/* On a tablet they take a second row, so that none lies out of view. */
+@media (min-width: 761px) and (max-width: 1023px) {
+  .tools {
+    flex-wrap: wrap;
+  }
+}
 /* Where room is short the words sought have it. */
 @media (max-width: 760px) {
   .search ~ .tool {

@@ -41,7 +41,7 @@ onMounted(() => field.value?.focus());
       autocomplete="off"
       enterkeyhint="done"
     />
-    <PlainButton leading type="submit" :disabled="text.trim() === ''">Save</PlainButton>
+    <PlainButton leading type="submit" data-test="save-words" :disabled="text.trim() === ''">Save</PlainButton>
     <PlainButton @click="emit('leave')">Cancel</PlainButton>
   </form>
 </template>

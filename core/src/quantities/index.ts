@@ -1,0 +1,42 @@
+/** Take-offs: not part of the first screen. */
+export {
+  ABOUT_MEASURES,
+  CELLS,
+  countsIn,
+  MEASURES,
+  PRICE_UNIT_IDS,
+  PRICE_UNITS,
+  priceUnitsFor,
+  type CellName,
+  type Measure,
+  type PriceUnit,
+} from './measure.ts';
+export { cellName, toCoins, type RowCost, type TakeOffRow, type WorkedRow } from './row.ts';
+export { rateOf, type Rate } from './rate.ts';
+export { TakeOff } from './take-off.ts';
+export {
+  isInVersion,
+  plus as plusSums,
+  totalsOf,
+  type RoundedAt,
+  type Sums,
+  type TakeOffTotals,
+  type Tax,
+  type TotalsOf,
+} from './totals.ts';
+export { readMoney, readRate, readRowQuantity, rowSays } from './says.ts';
+export { hintsOf, type RowHint } from './hints.ts';
+export {
+  BLOCK_COLUMNS,
+  HEADING,
+  planOfBlock,
+  readBlock,
+  saidBy,
+  type BlockCell,
+  type BlockColumn,
+  type BlockPlan,
+  type BlockRow,
+} from './block.ts';
+export { nominalSection } from './nominal.ts';
+export { orderList, type SupplierOrder } from './order-list.ts';
+export { filledDown } from './fill-down.ts';

@@ -1,0 +1,369 @@
+import { makeIssue, type Issue } from '../base/issue.ts';
+import { evaluate } from '../evaluate/evaluate.ts';
+import type { Scope } from '../evaluate/scope.ts';
+import type { Entry } from '../notation/ast.ts';
+import { makeRational } from '../number/rational.ts';
+import {
+  addValue,
+  divideValue,
+  multiplyValue,
+  roundToStep,
+  roundValue,
+  signOfValue,
+  subtractValue,
+  type Value,
+} from '../number/value.ts';
+import { readQuantity } from '../reading/read-quantity.ts';
+import { DEFAULT_STYLE, type ReadingStyle } from '../reading/style.ts';
+import { kindOf, LENGTH, MONEY, PLAIN, VOLUME, type Dimension } from '../units/dimension.ts';
+import type { Quantity } from '../units/quantity.ts';
+import {
+  ABOUT_MEASURES,
+  CELLS,
+  countsIn,
+  PRICE_UNITS,
+  type AboutMeasure,
+  type CellName,
+  type Measure,
+  type PriceUnit,
+} from './measure.ts';
+import { rateOf, type Rate } from './rate.ts';
+
+/** A row of a take-off: what is bought, and what it is measured by. */
+export interface TakeOffRow {
+  readonly id: string;
+  /** What entries call its quantity; undefined for a row that none can name. */
+  readonly name: string | undefined;
+  readonly measure: Measure;
+  /** What was typed, by cell; empty for nothing. */
+  readonly cells: Readonly<Record<CellName, string>>;
+  /** What the prices are for, where they do not say so themselves. */
+  readonly per: PriceUnit;
+  /** Pieces are cut whole from a stock length: what is left of each is too short for another. */
+  readonly isCutWhole: boolean;
+  readonly section: string | undefined;
+  /** The tax that it has; undefined for the first of the list. */
+  readonly tax: string | undefined;
+  readonly isLeftOut: boolean;
+  /** The versions of the list that it belongs to; empty for all of them. */
+  readonly versions: readonly string[];
+}
+
+/** What a row costs at one of its prices. Money, exact until it is rounded once. */
+export interface RowCost {
+  /** For one of what is priced. */
+  readonly rate: Value;
+  /** How much of it is bought: pieces, packs, or the quantity in SI units. */
+  readonly amount: Value;
+  /** What it is for: `own` where the price says so itself (4.20 $/ft). */
+  readonly per: PriceUnit | 'own';
+  /** Of what is built in, without waste and what is left of packs. */
+  readonly net: Value;
+  /** Of what is bought. */
+  readonly cost: Value;
+  /** Both to the coin, as on a bill. */
+  readonly billed: { readonly net: Value; readonly cost: Value };
+}
+
+/** A row worked out. What cannot be is missing, with an issue that says why. */
+export interface WorkedRow {
+  readonly row: TakeOffRow;
+  /** What each cell comes to. */
+  readonly cells: Readonly<Partial<Record<CellName, Quantity>>>;
+  /** The first thing in the way, by cell. */
+  readonly issues: Readonly<Partial<Record<CellName, Issue>>>;
+  readonly count: Value;
+  /** What one piece measures; undefined where pieces are counted. */
+  readonly piece: Quantity | undefined;
+  /** What is built in. */
+  readonly quantity: Quantity | undefined;
+  readonly waste: Rate | undefined;
+  /** With waste. */
+  readonly gross: Quantity | undefined;
+  /** Whole packs, sheets or stock lengths; undefined where it is not sold in such. */
+  readonly packs: Value | undefined;
+  /** What is bought: whole packs of it, or as much as is needed. */
+  readonly ordered: Quantity | undefined;
+  /** What of that is too much. */
+  readonly leftOver: Quantity | undefined;
+  readonly price: RowCost | undefined;
+  readonly other: RowCost | undefined;
+}
+
+/** A cell that was read. */
+export interface ReadCell {
+  readonly entry: Entry | undefined;
+  /** With its fixed parts worked out. */
+  readonly folded: Entry | undefined;
+  /** Why it could not be read. */
+  readonly issue: Issue | undefined;
+  /** What it comes to in every scope, where it names nothing. */
+  readonly result?: ReturnType<typeof evaluate> | undefined;
+}
+
+const ONE = makeRational(1);
+const NOWHERE = { start: 0, end: 0 };
+
+/** What a size is called in a sentence. */
+const CALLED: Readonly<Record<CellName, string>> = {
+  count: 'count',
+  length: 'length',
+  width: 'width',
+  depth: 'depth',
+  apiece: 'amount of one',
+  less: 'amount to leave out',
+  waste: 'waste',
+  pack: 'pack',
+  price: 'price',
+  other: 'second price',
+};
+const APIECE: Readonly<Partial<Record<Measure, string>>> = { mass: 'mass of one', hours: 'time for one' };
+export const cellName = (cell: CellName, measure: Measure): string =>
+  cell === 'apiece' ? (APIECE[measure] ?? CALLED.apiece) : CALLED[cell];
+
+const whole = (source: string) => ({ start: 0, end: source.length });
+
+/**
+ * Works a row out: count × sizes − what is left out is what is built in; with waste, in whole packs, what is bought; times the
+ * price what it costs. Exact throughout.
+ * @param read a cell, by the text in it
+ */
+export function workRow(
+  row: TakeOffRow,
+  read: (source: string) => ReadCell,
+  scope: Scope,
+  style: ReadingStyle = DEFAULT_STYLE,
+): WorkedRow {
+  const work = new RowInWork(row, read, style);
+  work.readCells(scope);
+  const piece = work.piece();
+  const quantity = work.net(piece);
+  const waste = work.waste();
+  const bought = quantity && work.bought(quantity, piece, waste);
+  const costs = [work.cost('price', quantity, bought), work.cost('other', quantity, bought)] as const;
+  return {
+    row,
+    cells: work.cells,
+    issues: work.issues,
+    count: work.count,
+    piece,
+    quantity,
+    waste,
+    gross: bought?.gross,
+    packs: bought?.packs,
+    ordered: bought?.ordered,
+    leftOver: bought?.leftOver,
+    price: costs[0],
+    other: costs[1],
+  };
+}
+
+interface Bought {
+  readonly gross: Quantity;
+  /** Undefined where there are no packs, or where they cannot be counted. */
+  readonly packs: Value | undefined;
+  readonly pieces: Value;
+  readonly ordered: Quantity | undefined;
+  readonly leftOver: Quantity | undefined;
+}
+
+/** A row while it is worked out: what its cells come to, and what was found against it. */
+class RowInWork {
+  readonly cells: Partial<Record<CellName, Quantity>> = {};
+  readonly issues: Partial<Record<CellName, Issue>> = {};
+  readonly #row: TakeOffRow;
+  readonly #read: (source: string) => ReadCell;
+  readonly #style: ReadingStyle;
+  readonly #about: AboutMeasure;
+
+  constructor(row: TakeOffRow, read: (source: string) => ReadCell, style: ReadingStyle) {
+    this.#row = row;
+    this.#read = read;
+    this.#style = style;
+    this.#about = ABOUT_MEASURES[row.measure];
+  }
+
+  readCells(scope: Scope): void {
+    for (const cell of CELLS) {
+      const source = this.#row.cells[cell];
+      if (this.#isEmpty(cell) || !countsIn(this.#row.measure, cell)) continue;
+      const { folded, issue, result: fixed } = this.#read(source);
+      const result = fixed ?? (folded && evaluate(folded, scope));
+      if (result === undefined) this.#refuse(cell, issue ?? makeIssue('entry.empty', whole(source), {}));
+      else if (!result.ok) this.#refuse(cell, result.issue);
+      else if (result.value.kind === 'quantity') this.cells[cell] = result.value.quantity;
+      else this.#refuse(cell, makeIssue('kind.answer', whole(source), {}));
+    }
+  }
+
+  #isEmpty(cell: CellName): boolean {
+    return this.#row.cells[cell].trim() === '';
+  }
+  #called(cell: CellName): string {
+    return cellName(cell, this.#row.measure);
+  }
+  /** The first thing in the way of a cell stands. */
+  #refuse(cell: CellName, issue: Issue): void {
+    this.issues[cell] ??= issue;
+  }
+  #refuseNothing(cell: CellName): void {
+    this.#refuse(cell, makeIssue('row.nothing', whole(this.#row.cells[cell]), { cell: this.#called(cell) }));
+  }
+  #refuseMissing(cell: CellName, measure: string): void {
+    this.#refuse(cell, makeIssue('row.missing', NOWHERE, { cell: this.#called(cell), measure }));
+  }
+  #refuseKind(cell: CellName, { dimension }: Quantity, wanted: string): void {
+    const fields = { cell: this.#called(cell), kind: kindOf(dimension), wanted };
+    this.#refuse(cell, makeIssue('row.kind', whole(this.#row.cells[cell]), fields));
+  }
+
+  /** What a cell comes to, where that is of this kind. */
+  #of(cell: CellName, dimension: Dimension): Quantity | undefined {
+    const quantity = this.cells[cell];
+    if (quantity === undefined || quantity.dimension === dimension) return quantity;
+    this.#refuseKind(cell, quantity, kindOf(dimension));
+    return undefined;
+  }
+
+  /** One, where nothing is typed. */
+  get count(): Value {
+    return this.#of('count', PLAIN)?.value ?? ONE;
+  }
+
+  /** What one piece measures: the product of the sizes that are given. */
+  piece(): Quantity | undefined {
+    const { sizes, dimension: wanted } = this.#about;
+    const given = sizes.flatMap((cell) => this.cells[cell] ?? []);
+    if (given.length + sizes.filter((cell) => this.#isEmpty(cell)).length < sizes.length) return undefined;
+    const made = given.reduce<Quantity>(
+      (all, { value, dimension }) => ({
+        value: multiplyValue(all.value, value),
+        dimension: all.dimension + dimension,
+      }),
+      { value: ONE, dimension: PLAIN },
+    );
+    if (sizes.length === 0) return undefined;
+    if (made.dimension === wanted && signOfValue(made.value) > 0) return made;
+    this.#refuseSizes(made);
+    return undefined;
+  }
+
+  #refuseSizes(made: Quantity): void {
+    const { sizes, dimension: wanted, title } = this.#about;
+    const isOfLengths = wanted >= LENGTH && wanted <= VOLUME;
+    const last = [...sizes].reverse().find((cell) => this.cells[cell] !== undefined) ?? 'length';
+    const misfit = sizes.find((cell) => {
+      const dimension = this.cells[cell]?.dimension ?? wanted;
+      return isOfLengths ? dimension < LENGTH || dimension > wanted : dimension !== wanted;
+    });
+    const empty = sizes.find((cell) => this.#isEmpty(cell));
+    if (made.dimension === wanted) this.#refuseNothing(last);
+    else if (misfit !== undefined)
+      this.#refuseKind(misfit, this.cells[misfit] as Quantity, kindOf(isOfLengths ? LENGTH : wanted));
+    else if (empty !== undefined && made.dimension < wanted) this.#refuseMissing(empty, title);
+    else {
+      const fields = { made: kindOf(made.dimension), measure: title };
+      this.#refuse(last, makeIssue('row.sizes', whole(this.#row.cells[last]), fields));
+    }
+  }
+
+  /** What is built in. */
+  net(piece: Quantity | undefined): Quantity | undefined {
+    const { sizes, dimension, takesLess } = this.#about;
+    if (sizes.length === 0 && this.#isEmpty('count')) this.#refuseMissing('count', 'number');
+    const less = takesLess ? this.#of('less', dimension) : undefined;
+    const { count } = this;
+    const isIncomplete =
+      (sizes.length > 0 && piece === undefined) || this.issues.count !== undefined || this.issues.less !== undefined;
+    if (isIncomplete) return undefined;
+    const all = piece === undefined ? count : multiplyValue(count, piece.value);
+    const value = less === undefined ? all : subtractValue(all, less.value);
+    if (signOfValue(value) > 0) return { value, dimension };
+    this.#refuseNothing(less === undefined ? 'count' : 'less');
+    return undefined;
+  }
+
+  waste(): Rate | undefined {
+    const amount = this.cells.waste;
+    if (amount === undefined) return undefined;
+    const source = this.#row.cells.waste;
+    const { entry } = this.#read(source);
+    const rate = entry && rateOf(entry, amount);
+    if (rate === undefined) this.#refuse('waste', makeIssue('row.rate', whole(source), {}));
+    return rate;
+  }
+
+  /** Undefined where what is typed for the waste is no rate. */
+  bought(net: Quantity, piece: Quantity | undefined, waste: Rate | undefined): Bought | undefined {
+    if (this.issues.waste !== undefined) return undefined;
+    const more = waste === undefined ? ONE : addValue(ONE, waste.value);
+    const gross = { ...net, value: multiplyValue(net.value, more) };
+    const pieces = up(multiplyValue(this.count, more));
+    // What is counted is bought whole.
+    const ordered = piece === undefined ? { ...net, value: pieces } : gross;
+    if (this.#isEmpty('pack')) return { gross, pieces, packs: undefined, ordered, leftOver: leftOver(ordered, gross) };
+    const pack = this.#of('pack', net.dimension);
+    const packs = pack && this.#packs(gross, pieces, piece, pack);
+    if (packs === undefined) return { gross, pieces, packs, ordered: undefined, leftOver: undefined };
+    const inPacks = { ...net, value: multiplyValue(packs, pack?.value ?? ONE) };
+    return { gross, pieces, packs, ordered: inPacks, leftOver: leftOver(inPacks, gross) };
+  }
+
+  #packs(gross: Quantity, pieces: Value, piece: Quantity | undefined, pack: Quantity): Value | undefined {
+    if (signOfValue(pack.value) <= 0) {
+      this.#refuseNothing('pack');
+      return undefined;
+    }
+    if (!this.#row.isCutWhole || this.#row.measure !== 'run' || piece === undefined)
+      return up(divideValue(gross.value, pack.value));
+    const fromOne = makeRational(roundValue(divideValue(pack.value, piece.value), 'down').whole);
+    if (signOfValue(fromOne) > 0) return up(divideValue(pieces, fromOne));
+    const [length, stock] = [piece, pack].map((one) => readQuantity(one, this.#style).text) as [string, string];
+    this.#refuse('pack', makeIssue('row.longer', whole(this.#row.cells.pack), { length, pack: stock }));
+    return undefined;
+  }
+
+  cost(cell: 'price' | 'other', net: Quantity | undefined, bought: Bought | undefined): RowCost | undefined {
+    const price = this.cells[cell];
+    if (price === undefined) return undefined;
+    const { per } = this.#row;
+    const { dimension, title } = this.#about;
+    // A bare number is money.
+    const isMoney = price.dimension === MONEY || price.dimension === PLAIN;
+    const unit = PRICE_UNITS[per];
+    const misfit = isMoney
+      ? unit.of === 'quantity' && unit.amount.dimension !== dimension && `price ${unit.says.replace('/', 'for a ')}`
+      : price.dimension !== MONEY - dimension && kindOf(price.dimension);
+    if (misfit !== false)
+      this.#refuse(cell, makeIssue('row.price', whole(this.#row.cells[cell]), { kind: misfit, measure: title }));
+    else if (isMoney && unit.of === 'packs' && this.#isEmpty('pack'))
+      this.#refuse(cell, makeIssue('row.no_pack', whole(this.#row.cells[cell]), {}));
+    if (this.issues[cell] !== undefined || net === undefined || bought?.ordered === undefined) return undefined;
+    if (!isMoney) return costOf('own', price.value, bought.ordered.value, net.value);
+    const rate = divideValue(price.value, unit.amount.value);
+    if (unit.of === 'pieces') return costOf(per, rate, bought.pieces, this.count);
+    if (unit.of === 'quantity') return costOf(per, rate, bought.ordered.value, net.value);
+    const perPack = this.cells.pack?.value ?? ONE;
+    return costOf(per, rate, bought.packs ?? ONE, divideValue(net.value, perPack));
+  }
+}
+
+function costOf(per: RowCost['per'], rate: Value, amount: Value, built: Value): RowCost {
+  const [net, cost] = [multiplyValue(rate, built), multiplyValue(rate, amount)];
+  const costOnBill = toCoins(cost);
+  // Without waste and packs they are the same.
+  const netOnBill = amount === built ? costOnBill : toCoins(net);
+  return { per, rate, amount, net, cost, billed: { net: netOnBill, cost: costOnBill } };
+}
+
+const up = (value: Value): Value => makeRational(roundValue(value, 'up').whole);
+
+function leftOver(ordered: Quantity, needed: Quantity): Quantity | undefined {
+  const value = subtractValue(ordered.value, needed.value);
+  return signOfValue(value) > 0 ? { value, dimension: ordered.dimension } : undefined;
+}
+
+/** The smallest coin. */
+const COIN = makeRational(1, 100);
+/** Money to the smallest coin. */
+export const toCoins = (money: Value): Value => roundToStep(money, COIN, 'nearest');

@@ -1,0 +1,79 @@
+import { multiplyValue } from '../number/value.ts';
+import { makeRational } from '../number/rational.ts';
+import { readQuantity } from '../reading/read-quantity.ts';
+import type { Reading } from '../reading/reading.ts';
+import { DEFAULT_STYLE, type ReadingStyle } from '../reading/style.ts';
+import { MONEY, PLAIN } from '../units/dimension.ts';
+import type { Quantity } from '../units/quantity.ts';
+import { ABOUT_MEASURES, formOf, PRICE_UNITS } from './measure.ts';
+import { toCoins, type RowCost, type WorkedRow } from './row.ts';
+
+/** A quantity of a row as it reads there. Where the price says its own unit, what it is for otherwise does not count. */
+export function readRowQuantity(
+  { row, price }: Pick<WorkedRow, 'row' | 'price'>,
+  quantity: Quantity,
+  style: ReadingStyle = DEFAULT_STYLE,
+): Reading {
+  const form = price?.per === 'own' ? ABOUT_MEASURES[row.measure].form : formOf(row, style);
+  return readQuantity(quantity, style, form);
+}
+
+/** Money to the coin, as it is shown. */
+export const readMoney = (value: RowCost['cost'], style: ReadingStyle = DEFAULT_STYLE): Reading =>
+  readQuantity({ value: toCoins(value), dimension: MONEY }, style);
+
+/** A part of the whole as per cent, to a hundredth. */
+export const readRate = (value: RowCost['cost'], style: ReadingStyle = DEFAULT_STYLE): string =>
+  `${readQuantity({ value: multiplyValue(value, makeRational(100)), dimension: PLAIN }, style, { decimals: 2 }).text} %`;
+
+/**
+ * How a row was worked out, step by step, in figures: what is built in, with waste, in packs, and what it costs.
+ * The first step of 12 boards 8′ 4″ long and 5 1⁄2″ wide is "12 × 8′ 4″ × 5 1⁄2″ = 45.833 sq ft".
+ */
+export function rowSays(worked: WorkedRow, style: ReadingStyle = DEFAULT_STYLE): readonly string[] {
+  const { row, quantity, gross, ordered, packs, waste, cells } = worked;
+  if (quantity === undefined) return [];
+  const says: string[] = [];
+  const amount = (one: Quantity) => readRowQuantity(worked, one, style).text;
+  const plain = (one: Quantity) => readQuantity(one, style).text;
+
+  const sizes = ABOUT_MEASURES[row.measure].sizes.flatMap((cell) => cells[cell] ?? []).map(plain);
+  const count = cells.count && readQuantity(cells.count, style, ABOUT_MEASURES.each.form).text;
+  const product = [...(count === undefined ? [] : [count]), ...sizes].join(' × ');
+  const less = cells.less === undefined || quantity.dimension === PLAIN ? '' : ` − ${plain(cells.less)}`;
+  const made = amount(quantity);
+  says.push(product + less === made ? made : `${product}${less} = ${made}`);
+
+  if (waste !== undefined && gross !== undefined) {
+    const rate = readRate(waste.value, style);
+    says.push(
+      `with ${rate} waste ${waste.isAssumed ? `(${row.cells.waste.trim()} is read as ${rate}) ` : ''}= ${amount(gross)}`,
+    );
+  }
+  if (ordered !== undefined && packs !== undefined && cells.pack !== undefined) {
+    const over = worked.leftOver === undefined ? '' : `, ${amount(worked.leftOver)} left over`;
+    says.push(`${plain({ value: packs, dimension: PLAIN })} × ${amount(cells.pack)} = ${amount(ordered)}${over}`);
+  } else if (ordered !== undefined && worked.leftOver !== undefined)
+    says.push(`${amount(ordered)} to order, ${amount(worked.leftOver)} left over`);
+  if (worked.price) says.push(costSays(worked, worked.price, 'price', style));
+  if (worked.other) says.push(`second price: ${costSays(worked, worked.other, 'other', style)}`);
+  return says;
+}
+
+function costSays(worked: WorkedRow, cost: RowCost, cell: 'price' | 'other', style: ReadingStyle): string {
+  const price = worked.cells[cell] as Quantity;
+  const total = readMoney(cost.cost, style).text;
+  if (cost.per === 'own') {
+    const ordered = readRowQuantity(worked, worked.ordered as Quantity, style).text;
+    return `${ordered} × ${readQuantity(price, style).text} = ${total}`;
+  }
+  const unit = PRICE_UNITS[cost.per];
+  const money = readQuantity({ value: price.value, dimension: MONEY }, style).text;
+  const rate = `${money}${unit.says.startsWith('/') ? unit.says : ` ${unit.says}`}`;
+  if (unit.of === 'quantity') {
+    const ordered = readRowQuantity(worked, worked.ordered as Quantity, style).text;
+    return `${ordered} × ${rate} = ${total}`;
+  }
+  const bought = readQuantity({ value: cost.amount, dimension: PLAIN }, style).text;
+  return `${bought} × ${rate} = ${total}`;
+}

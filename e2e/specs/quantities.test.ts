@@ -1,0 +1,261 @@
+import type { Browser } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { DESKTOP, launchBrowser, openBench, PHONE, type Bench } from '../fixtures/browser.ts';
+
+let browser: Browser;
+beforeAll(async () => {
+  browser = await launchBrowser();
+});
+afterAll(() => browser.close());
+
+async function theList(size: Parameters<typeof openBench>[1] = DESKTOP, beside?: Bench): Promise<Bench> {
+  const bench = await openBench(browser, size, beside);
+  await bench.room('/quantities');
+  await bench.page.waitForSelector(size === PHONE ? '[data-card]' : '[data-item]');
+  return bench;
+}
+const cell = (item: string, column: string) => `[data-item="${item}"] [data-column=${column}]`;
+/** Scrolls the table until something is in view. */
+async function bring(bench: Bench, selector: string): Promise<void> {
+  for (let top = 0; (await bench.page.$(selector)) === null; top += 300) {
+    await bench.page.$eval('.scroller', (list, to) => list.scrollTo(0, to), top);
+    await bench.drawn();
+    if (top > 5000) throw new Error(`${selector} is not in the table.`);
+  }
+}
+/** Types into a cell of the table, in place of what stands there. */
+async function write(bench: Bench, item: string, column: string, text: string): Promise<void> {
+  await bench.click(cell(item, column));
+  await bench.page.keyboard.type(text);
+  await bench.press('Enter');
+}
+
+describe('the take-off on a desk', () => {
+  it('adds up every row wherever it is put in, follows marks, and takes everything back', async () => {
+    const bench = await theList();
+    const { page } = bench;
+    expect(await bench.text('[data-test=grand]')).toBe('$19,021.37');
+    await bring(bench, '[data-add="Roof"]');
+    await bench.click('[data-add="Roof"]');
+    await page.waitForSelector('.editor');
+    await page.keyboard.type('Battens');
+    await page.keyboard.press('Tab');
+    await bench.press('Enter');
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('[role=option]')].some((option) => option.checkVisibility()),
+    );
+    // The list stands at what is chosen, a run; over it is the one before.
+    await page.keyboard.press('Escape');
+    await bench.drawn();
+    for (const text of ['12', 'rafter']) {
+      await page.keyboard.press('Tab');
+      await page.keyboard.type(text);
+    }
+    await bench.press('Enter');
+    await bench.says(cell('Battens', 'measure'), 'run of length');
+    await bench.says(cell('Battens', 'quantity'), '193′ 1 13⁄16″');
+    await write(bench, 'Battens', 'price', '2');
+    await bench.says(cell('Battens', 'cost'), '$386.30');
+    await bench.says('[data-test=grand]', '$19,436.65');
+    await bench.kept();
+
+    await bench.undo();
+    await bench.says(cell('Battens', 'cost'), '');
+    await bench.says('[data-test=grand]', '$19,021.37');
+    await bench.click('[data-test=redo]');
+    await bench.says('[data-test=grand]', '$19,436.65');
+
+    await bench.room('/');
+    await bench.page.waitForSelector('[data-line]');
+    await bench.write(16, `run = #1 / 2 + 2' 6"`);
+    await bench.room('/quantities');
+    await bench.page.waitForSelector('[data-item]');
+    await bring(bench, '[data-item="Battens"]');
+    await bench.says(cell('Battens', 'quantity'), '206′ 6 13⁄16″');
+    expect(bench.errors).toEqual([]);
+  });
+
+  it('says what is wrong in its cell, how a row was worked out, and what a second look finds', async () => {
+    const bench = await theList();
+    await write(bench, 'Rim, eight sides', 'length', '3 kg');
+    await bench.page.waitForSelector(`${cell('Rim, eight sides', 'length')}.wrong`);
+    await bench.says('[data-test=missing]', '1 row has no cost');
+    await bench.click('[data-test=missing]');
+    expect(await bench.text('[data-test=partly]')).toContain('1 of 27 rows are shown');
+    await bench.click('[data-test=show-all]');
+    await bench.click(cell('Rim, eight sides', 'length'));
+    await bench.page.waitForSelector('[data-test=row-panel] .issue');
+    expect(await bench.text('[data-test=cell-length] .issue')).toContain(
+      'The length is a mass; a length belongs there.',
+    );
+    await write(bench, 'Rim, eight sides', 'length', `10' 5 1/8"`);
+    await bench.click(cell('Rim, eight sides', 'length'));
+    await bench.click(cell('Joists', 'length'));
+    expect(await bench.text('[data-test=row-says]')).toContain('16 × 13′ 2″ × 7 1⁄4″ × 2″ = 254.56 bf');
+    expect(bench.errors).toEqual([]);
+  });
+
+  it('is gone through by keys: moves, chooses, fills down, duplicates and deletes', async () => {
+    const bench = await theList();
+    const { page } = bench;
+    const press = async (...keys: readonly Parameters<typeof page.keyboard.press>[0][]) => {
+      for (const key of keys.slice(0, -1)) await page.keyboard.down(key);
+      await page.keyboard.press(keys.at(-1) ?? 'Enter');
+      for (const key of keys.slice(0, -1).reverse()) await page.keyboard.up(key);
+      await bench.drawn();
+    };
+    await bench.click(cell('Treads', 'waste'));
+    await page.keyboard.type('10');
+    await bench.press('Enter');
+    await bench.click(cell('Treads', 'waste'));
+    await press('Shift', 'ArrowDown');
+    await press('Control', 'd');
+    await bench.says(cell('Stringers', 'waste'), '10');
+    await press('Escape');
+    await bench.click(cell('Treads', 'name'));
+    await press('Alt', 'ArrowUp');
+    const order = () => page.$$eval('[data-item]', (rows) => rows.map((row) => (row as HTMLElement).dataset['item']));
+    expect((await order()).slice(0, 4)).toEqual(['Deck boards', 'Joists', 'Treads', 'Rim, eight sides']);
+    await press('Control', 'Shift', 'd');
+    expect((await order()).filter((name) => name === 'Treads')).toHaveLength(2);
+    await press('Control', 'Delete');
+    expect((await order()).filter((name) => name === 'Treads')).toHaveLength(1);
+    await bench.click('[data-sort=cost]');
+    await bench.page.waitForSelector('[data-test=partly]');
+    expect(await bench.text('[data-test=partly]')).toContain('sorted by cost. Totals are of all of them.');
+    await bench.click('[data-test=show-all]');
+    await press('Control', 'f');
+    await page.keyboard.type('hatch');
+    await bench.drawn();
+    expect(await order()).toEqual([
+      'Deck screws',
+      'Lead for the king block',
+      'Post shoes',
+      'Bolts',
+      'Handrail brackets',
+      'Paint, two coats',
+    ]);
+    expect(bench.errors).toEqual([]);
+  });
+
+  it('compares versions, leaves rows out, and has nothing for axe to find', async () => {
+    const bench = await theList();
+    const oak = await bench.text('[data-test=grand]');
+    await bench.page.$$eval('[data-test^=version-] input', (inputs) => (inputs[1] as HTMLElement).click());
+    await bench.page.waitForSelector('[data-item="Posts in pine"]');
+    expect(await bench.page.$('[data-item="Posts in oak"]')).toBeNull();
+    expect(await bench.text('[data-test=grand]')).not.toBe(oak);
+    await bench.click(cell('Stringers', 'name'));
+    await bench.click('[data-test=row-left-out]');
+    await bench.says('[data-test=left-out]', 'Left out: $260.80.');
+    expect(await bench.complaints()).toEqual([]);
+    const see = (view: string) =>
+      bench.page.$eval(`[data-test=view-${view}] input`, (input) => {
+        (input as HTMLElement).click();
+      });
+    await see('compare');
+    await bench.page.waitForSelector('[data-compared-total="3"]');
+    const totals = await bench.page.$$eval('[data-compared-total]', (all) =>
+      all.map((cell) => cell.firstChild?.textContent?.trim()),
+    );
+    expect(totals).toHaveLength(4);
+    expect(totals[2]).toBe(await bench.text('[data-test=grand]'));
+    await bench.page.waitForSelector('.compare canvas');
+    expect(await bench.complaints()).toEqual([]);
+    await bench.click('[data-compared="Roof"]');
+    await bench.page.waitForSelector('[data-test=partly]');
+    expect(await bench.text('[data-test=partly]')).toContain('6 of 27 rows are shown');
+    await bench.click('[data-test=show-all]');
+    await see('order');
+    await bench.page.waitForSelector('[data-order="Cedar Yard"]');
+    expect(await bench.complaints()).toEqual([]);
+    await see('list');
+    await bench.click('[data-test=set-up]');
+    await bench.page.waitForSelector('[data-test=tax-name]');
+    await bench.still();
+    expect(await bench.complaints()).toEqual([]);
+    expect(bench.errors).toEqual([]);
+  });
+});
+
+describe('the take-off on a phone', () => {
+  it('takes a new row with count, length and price in five touches beside the digits', async () => {
+    const bench = await theList(PHONE);
+    await bench.tap('[data-add="Posts, rails and balusters"]');
+    await bench.page.waitForSelector('[data-test=dock]');
+    let touches = 1;
+    const keys = async (...faces: readonly string[]) => {
+      await bench.touchKeys(...faces);
+      touches += faces.filter((face) => !/^\d$/.test(face)).length;
+    };
+    expect(await bench.text('.dock .label')).toBe('Count');
+    await keys('4', 'enter', '9', '′', 'enter', '1', '2');
+    await bench.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+    touches += 1;
+    await bench.page.waitForFunction(() =>
+      document.querySelector('[data-test=row-says] p:last-child')?.textContent.includes('= $432.00'),
+    );
+    expect(touches).toBeLessThanOrEqual(6);
+    await bench.kept();
+    expect(await bench.overflow()).toBe(0);
+    expect(bench.errors).toEqual([]);
+  });
+});
+
+it('keeps what two devices wrote in different cells of one row with no signal', async () => {
+  const mine = await theList();
+  const theirs = await theList(DESKTOP, mine);
+  for (const { page } of [mine, theirs]) await page.setOfflineMode(true);
+  await write(mine, 'Treads', 'count', '9');
+  await write(theirs, 'Treads', 'price', '$4');
+  for (const { page } of [mine, theirs]) await page.setOfflineMode(false);
+  for (const bench of [mine, theirs]) {
+    await bench.says(cell('Treads', 'count'), '9');
+    await bench.says(cell('Treads', 'price'), '$4.00');
+    expect(await bench.page.$$('[data-item="Treads"]')).toHaveLength(1);
+  }
+});
+
+describe('a table from elsewhere', () => {
+  const TABLE = [
+    'Material\tQty\tUnit\tLength\tUnit price',
+    'Cedar\t\t\t\t',
+    `Fascia\t8\tea\t10' 5 1/8"\t$4.20`,
+    'Gravel\t4.5\tCY\t\t$38',
+    'Nails\ttwelve\tea\t\t$5',
+    'Total\t\t\t\t$999',
+    `Fascia\t8\tea\t10' 5 1/8"\t$4.20`,
+  ].join('\n');
+
+  it('is looked at before it is taken in, comes in as one step, and goes as one', async () => {
+    const bench = await theList();
+    const { page } = bench;
+    const before = await bench.text('[data-test=grand]');
+    await bench.click('[data-test=from-elsewhere]');
+    await page.waitForSelector('[data-test=block-text]');
+    await page.$eval(
+      '[data-test=block-text]',
+      (field, text) => {
+        (field as HTMLTextAreaElement).value = text;
+        field.dispatchEvent(new Event('input'));
+      },
+      TABLE,
+    );
+    await page.waitForSelector('[data-test=block-says]');
+    expect(await bench.text('[data-test=block-says]')).toContain('2 rows to add, 2 not taken, 1 already there.');
+    expect(await bench.text('[data-block-row="4"] .as')).toContain('There is no mark called “twelve”');
+    expect(await bench.text('[data-block-row="5"] .as')).toContain('A total of the table');
+    await bench.still();
+    expect(await bench.complaints()).toEqual([]);
+    await bench.click('[data-test=add-block]');
+    await page.waitForSelector('[data-test=block-text]', { hidden: true });
+    await bring(bench, '[data-item="Gravel"]');
+    await bench.says(cell('Gravel', 'quantity'), '4.5 cu yd');
+    await bench.says(cell('Fascia', 'cost'), '$33.60');
+    await page.waitForSelector('[data-subtotal="Cedar"]');
+    await bench.kept();
+    await bench.undo();
+    await bench.says('[data-test=grand]', before);
+    expect(bench.errors).toEqual([]);
+  });
+});

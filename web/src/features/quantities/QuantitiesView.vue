@@ -1,0 +1,355 @@
+<script setup lang="ts">
+/** The take-off of the job: rows by section, each measured by what it is, and what all of them come to. */
+import { computed, defineAsyncComponent, markRaw, ref, useTemplateRef, watch } from 'vue';
+import { useEventListener, useMediaQuery } from '@vueuse/core';
+import { ClipboardPaste, Columns3, FolderPlus, Percent, Plus, Search, X } from 'lucide-vue-next';
+import { makeRational } from '@sprell/core';
+import { readMoney, type RoundedAt } from '@sprell/core/quantities';
+import ChoiceBar from '../../ui/ChoiceBar.vue';
+import PlainButton from '../../ui/PlainButton.vue';
+import { say } from '../../ui/say.ts';
+import AppHead from '../../parts/head/AppHead.vue';
+import { useJob, useJobs } from '../../live/use-jobs.ts';
+import { useKept } from '../../live/use-kept.ts';
+import { Quantities } from '../../job/quantities.ts';
+import { ALWAYS, COLUMNS, shownIn, USUAL } from './columns.ts';
+import ListSetUp from './ListSetUp.vue';
+import NameDialog from './NameDialog.vue';
+import RowCards from './RowCards.vue';
+import RowPanel from './RowPanel.vue';
+import RowTable from './RowTable.vue';
+import TotalsFoot from './TotalsFoot.vue';
+import { useGrid, type Grid } from './use-grid.ts';
+import { useRowActs } from './use-row-acts.ts';
+import { useShown, type Shown } from './use-shown.ts';
+
+const jobs = useJobs();
+const job = useJob();
+void (job.head === undefined && jobs.start());
+const list = markRaw(new Quantities(job));
+const isPhone = useMediaQuery('(max-width: 760px)');
+
+const VIEWS = [
+  ['list', 'List'],
+  ['order', 'Order'],
+  ['compare', 'Compare'],
+] as const;
+const view = ref<(typeof VIEWS)[number][0]>('list');
+const roundedAt = useKept<RoundedAt>(() => `quantities.rounded.${job.head?.id}`, 'row');
+const columnIds = useKept<string[]>('quantities.columns', USUAL);
+const columns = computed(() => COLUMNS.filter(({ id }) => ALWAYS.has(id) || columnIds.value.includes(id)));
+
+const table = useTemplateRef<InstanceType<typeof RowTable>>('table');
+const shown: Shown = useShown(list, () => {
+  if (grid.at.value && !isPhone.value) grid.goTo(grid.at.value);
+});
+const { versions, versionNow, sought, isSearching, only, sortedBy, isWhole, ofVersion, sections, find, showAll } =
+  shown;
+const { openId, newId, likely, add, write, remove, moveBy, act } = useRowActs(list, {
+  shown: () => shown,
+  grid: () => grid,
+  columns: () => columns.value,
+  isPhone,
+});
+const grid: Grid = useGrid({
+  rows: () => shown.rows.value.map(({ id }) => id),
+  columns: () => columns.value.map(({ id }) => id),
+  canEdit: ({ column }) => !job.isReader && COLUMNS.find(({ id }) => id === column)?.holds !== 'result',
+  act,
+  show: (place) => table.value?.show(place),
+});
+/** The row beside the table: the one that the cursor stands in, or that was opened. */
+const openRow = computed(() => {
+  const id = isPhone.value ? openId.value : (openId.value ?? grid.at.value?.row);
+  return view.value === 'list' ? list.rows.find((row) => row.id === id) : undefined;
+});
+/** The next row is measured as the one that was made last. */
+watch(
+  () => list.rows.find(({ id }) => id === newId.value)?.item.measure,
+  (measure) => {
+    if (measure !== undefined) likely.value = measure;
+  },
+);
+
+const totals = computed(() => list.totals({ price: 'price', version: versionNow.value, roundedAt: roundedAt.value }));
+const subtotal = (section: string | undefined) =>
+  readMoney(totals.value.sections.get(section)?.cost ?? makeRational(0), job.style).text;
+const names = computed(() => [
+  ...job.marks.list,
+  ...list.rows.flatMap((row) =>
+    row.name === undefined ? [] : [{ name: row.name, reading: shownIn(row, 'quantity', job.style) }],
+  ),
+]);
+
+/** What is being given a name. */
+const naming = ref<{
+  readonly title: string;
+  readonly name: string;
+  readonly keep: (name: string) => void;
+  readonly drop?: () => void;
+}>();
+function renameSection(id: string): void {
+  const section = list.sections.find((one) => one.id === id);
+  if (section === undefined) return;
+  naming.value = {
+    title: 'The section',
+    name: section.name,
+    keep: (name) => list.rename(id, name),
+    drop: () => list.drop(id),
+  };
+}
+function newSection(): void {
+  naming.value = { title: 'A new section', name: '', keep: (name) => void list.addSection(name) };
+}
+const showsSetUp = ref(false);
+const ComparePanel = defineAsyncComponent(() => import('./ComparePanel.vue'));
+const OrderPanel = defineAsyncComponent(() => import('./OrderPanel.vue'));
+/** The rows of a section, from a picture or a table of costs. */
+function showSection(id: string | undefined): void {
+  view.value = 'list';
+  only.value = new Set(list.sections.find((section) => section.id === id)?.rows.map((row) => row.id));
+}
+const BlockDialog = defineAsyncComponent(() => import('./BlockDialog.vue'));
+/** A table from elsewhere, with what was pasted of it. */
+const block = ref<string>();
+/** Rows that are pasted where nothing is written are looked at before they are taken in. */
+useEventListener(window, 'paste', (event: ClipboardEvent) => {
+  const isWriting = (event.target as HTMLElement).closest('input, textarea, [contenteditable]') !== null;
+  const text = event.clipboardData?.getData('text/plain') ?? '';
+  if (isWriting || job.isReader || !/[\t\n]/.test(text.trim())) return;
+  event.preventDefault();
+  block.value = text;
+});
+</script>
+
+<template>
+  <main class="view quantities" :class="{ beside: openRow && !isPhone }">
+    <AppHead class="head" title="Quantities" />
+    <div v-if="!isPhone || !openRow" class="tools" role="toolbar" aria-label="The list">
+      <ChoiceBar v-model="view" label="What is shown" :choices="VIEWS" test="view" />
+      <PlainButton leading data-test="add-row" @click="add(sections.at(-1)?.id)"
+        ><Plus :size="18" aria-hidden="true" />Row</PlainButton
+      >
+      <PlainButton data-test="add-section" @click="newSection"
+        ><FolderPlus :size="18" aria-hidden="true" />Section</PlainButton
+      >
+      <PlainButton
+        :aria-pressed="isSearching"
+        aria-label="Find a row"
+        title="Find a row"
+        data-test="find"
+        @click="isSearching ? showAll() : find()"
+        ><Search :size="18" aria-hidden="true"
+      /></PlainButton>
+      <input
+        v-if="isSearching"
+        v-model="sought"
+        class="find"
+        type="search"
+        placeholder="item, supplier, size"
+        aria-label="Find a row"
+        data-test="find-row"
+        @keydown.esc="showAll"
+      />
+      <ChoiceBar v-if="versionNow" v-model="versionNow" label="Version" :choices="versions" test="version" />
+      <PlainButton title="Rows from a table or a file" data-test="from-elsewhere" @click="block = ''"
+        ><ClipboardPaste :size="18" aria-hidden="true" /><span class="word">Paste rows</span></PlainButton
+      >
+      <PlainButton data-test="set-up" @click="showsSetUp = true"
+        ><Percent :size="18" aria-hidden="true" /><span class="word">Taxes and versions</span></PlainButton
+      >
+      <el-popover v-if="!isPhone" trigger="click" :width="240" placement="bottom-end">
+        <template #reference>
+          <PlainButton data-test="columns"><Columns3 :size="18" aria-hidden="true" />Columns</PlainButton>
+        </template>
+        <el-checkbox-group v-model="columnIds" class="choices" aria-label="Columns">
+          <el-checkbox v-for="{ id, title } in COLUMNS.slice(1)" :key="id" :value="id">{{ title }}</el-checkbox>
+        </el-checkbox-group>
+      </el-popover>
+    </div>
+    <p v-if="!isWhole" class="partly" role="status" data-test="partly">
+      {{ shown.rows.value.length }} of {{ ofVersion.length }} rows are shown<template v-if="sortedBy"
+        >, sorted by {{ COLUMNS.find(({ id }) => id === sortedBy?.column)?.title }}</template
+      >. Totals are of all of them.
+      <PlainButton data-test="show-all" @click="showAll"
+        ><X :size="18" aria-hidden="true" />Show all as they stand</PlainButton
+      >
+    </p>
+
+    <div v-if="list.rows.length === 0 && list.sections.length <= 1" class="empty">
+      <h2>Nothing is listed yet</h2>
+      <p>
+        A row is what you buy: how many, how large, at what price. It takes the marks and lines of the job, and the
+        quantities of other rows by their names.
+      </p>
+    </div>
+    <OrderPanel v-if="view === 'order'" class="main" :list :version="versionNow" :style="job.style" />
+    <ComparePanel
+      v-else-if="view === 'compare'"
+      class="main"
+      :list
+      :style="job.style"
+      :rounded-at
+      @section="showSection"
+    />
+    <RowCards
+      v-else-if="isPhone && !openRow"
+      class="main"
+      :sections
+      :style="job.style"
+      :subtotal
+      @open="(row) => ((newId = undefined), (openId = row.id))"
+      @add="add"
+      @rename-section="renameSection"
+    />
+    <RowTable
+      v-if="view === 'list' && !isPhone"
+      ref="table"
+      class="main"
+      :sections
+      :columns
+      :list
+      :grid
+      :names
+      :style="job.style"
+      :subtotal
+      :is-whole
+      @add="add"
+      @write="write"
+      @rename-section="renameSection"
+      @sort="shown.sort"
+      @drop="(id, section, before) => list.move([id], section, before)"
+    />
+    <RowPanel
+      v-if="openRow"
+      :key="openRow.id"
+      class="panel"
+      :row="openRow"
+      :list
+      :names
+      :is-new="isPhone && newId === openRow.id"
+      @close="openId = undefined"
+      @move="(by) => openRow && moveBy([openRow.id], by)"
+      @duplicate="openRow && list.duplicate([openRow.id])"
+      @remove="openRow && remove([openRow.id])"
+    />
+    <TotalsFoot
+      class="totals"
+      :totals
+      :taxes="list.taxes"
+      :style="job.style"
+      :rows="ofVersion.length"
+      :is-brief="isPhone && openRow !== undefined"
+      :rounded-at
+      @find="(ids) => (only = new Set(ids))"
+      @rounding="roundedAt = roundedAt === 'row' ? 'total' : 'row'"
+    />
+    <NameDialog v-if="naming" v-bind="naming" @close="naming = undefined" />
+    <BlockDialog
+      v-if="block !== undefined"
+      :list
+      :start="block"
+      @close="block = undefined"
+      @added="(count) => say(`${count} ${count === 1 ? 'row is' : 'rows are'} in the list`)"
+    />
+    <ListSetUp v-if="showsSetUp" :list @close="showsSetUp = false" />
+  </main>
+</template>
+
+<style scoped src="../../styles/page.css"></style>
+<style scoped>
+.quantities {
+  display: grid;
+  grid-template: 'head' auto 'tools' auto 'partly' auto 'main' minmax(0, 1fr) 'totals' auto / minmax(0, 1fr);
+  height: 100dvh;
+}
+.beside {
+  grid-template:
+    'head head' auto
+    'tools tools' auto
+    'partly partly' auto
+    'main panel' minmax(0, 1fr)
+    'totals totals' auto / minmax(0, 1fr) 360px;
+}
+.head {
+  grid-area: head;
+}
+.tools {
+  grid-area: tools;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+  padding: 6px 16px;
+}
+.find {
+  flex: 0 1 220px;
+  min-width: 0;
+  min-height: var(--touch);
+  padding: 0 10px;
+  border: 1px solid var(--ink);
+  border-radius: 3px;
+  background: var(--board);
+}
+.partly {
+  grid-area: partly;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 12px;
+  margin: 0;
+  padding: 4px 16px;
+  background: var(--chalk-wash);
+}
+.empty {
+  grid-area: main;
+  align-self: center;
+  justify-self: center;
+  max-width: 460px;
+  padding: 0 16px;
+  text-align: center;
+  pointer-events: none;
+}
+.empty h2 {
+  margin: 0;
+  font-size: 22px;
+}
+.main {
+  grid-area: main;
+}
+.panel {
+  grid-area: panel;
+  border-left: 1px solid var(--groove);
+}
+.totals {
+  grid-area: totals;
+}
+.choices {
+  display: flex;
+  flex-direction: column;
+}
+@media (max-width: 760px) {
+  .word {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+  .quantities {
+    display: flex;
+    height: auto;
+  }
+  .tools {
+    padding: 6px 12px;
+  }
+  .panel {
+    border-left: 0;
+    overflow: visible;
+  }
+  .main {
+    flex: 1;
+  }
+  .totals {
+    position: sticky;
+    bottom: 0;
+  }
+}
+</style>

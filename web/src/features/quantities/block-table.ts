@@ -1,0 +1,110 @@
+import Papa from 'papaparse';
+import { planOfBlock, readBlock, type BlockPlan, type BlockRow } from '@sprell/core/quantities';
+import { describeIssue, EMPTY_SCOPE, type BareUnit, type Quantity, type ReadingStyle, type Scope } from '@sprell/core';
+
+/** Most that is read of a table: a job holds as many rows, and no list is that wide. */
+export const MOST_ROWS = 10_000;
+export const MOST_COLUMNS = 200;
+/** A table that is larger than this is none that somebody typed. */
+export const MOST_BYTES = 20_000_000;
+
+/** Why a table cannot be read at all: a sentence with a way out. */
+export interface BlockRefusal {
+  readonly refused: string;
+}
+
+export interface BlockTable {
+  readonly cells: readonly (readonly string[])[];
+  /** What was done to read it, where somebody should know. */
+  readonly remark: string | undefined;
+}
+
+const DECODERS: readonly (readonly [string, readonly number[]])[] = [
+  ['utf-16le', [0xff, 0xfe]],
+  ['utf-16be', [0xfe, 0xff]],
+];
+
+/** The text of a file: as its mark says, as UTF-8 where it is that, or else as the older programs of Windows write. */
+export function textOfBytes(bytes: Uint8Array): { readonly text: string; readonly remark: string | undefined } {
+  const marked = DECODERS.find(([, mark]) => mark.every((byte, at) => bytes[at] === byte));
+  if (marked) return { text: new TextDecoder(marked[0]).decode(bytes), remark: undefined };
+  try {
+    return { text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), remark: undefined };
+  } catch {
+    const text = new TextDecoder('windows-1252').decode(bytes);
+    return { text, remark: 'The file is not in UTF-8: it was read as Windows writes it. Look at its accents.' };
+  }
+}
+
+/** A pasted block, or the text of a file, as a table. Inch marks that stand alone are no quotes. */
+export function tableOfText(text: string): BlockTable | BlockRefusal {
+  if (text.length > MOST_BYTES)
+    return { refused: 'That is larger than a list of materials can be; take a part of it.' };
+  const delimiter = text.includes('\t') ? '\t' : '';
+  const parsed = Papa.parse<string[]>(text, { delimiter, skipEmptyLines: 'greedy' });
+  const isBroken = parsed.errors.some(({ type }) => type === 'Quotes');
+  const { data } = isBroken
+    ? Papa.parse<string[]>(text, { delimiter, skipEmptyLines: 'greedy', quoteChar: '\u0000' })
+    : parsed;
+  const width = data.reduce((most, row) => Math.max(most, row.length), 0);
+  if (data.length > MOST_ROWS + 1)
+    return { refused: `The table has ${data.length} rows; a job holds ${MOST_ROWS}. Take the ones that are wanted.` };
+  if (width > MOST_COLUMNS)
+    return { refused: `The table has ${width} columns; up to ${MOST_COLUMNS} can be looked at. Leave some out.` };
+  if (data.length === 0) return { refused: 'There is nothing in it. Copy the rows with their headings.' };
+  return { cells: data, remark: isBroken ? 'Quotes that are not closed were read as inch marks.' : undefined };
+}
+
+/** What is asked of the thread that reads a table. */
+export interface BlockAsked {
+  readonly text?: string;
+  readonly bytes?: Uint8Array;
+  /** What the columns are taken for; guessed where it is not said. */
+  readonly plan?: BlockPlan | undefined;
+  readonly style: ReadingStyle;
+  readonly bare: BareUnit;
+  /** Marks of the job, by name in lower case. */
+  readonly marks: readonly (readonly [string, Quantity])[];
+  /** What the list says already. */
+  readonly known: readonly string[];
+}
+export interface BlockPreview {
+  readonly plan: BlockPlan;
+  readonly head: readonly string[];
+  readonly rows: readonly BlockRow[];
+  readonly remark: string | undefined;
+}
+
+export interface BlockReader {
+  preview(asked: BlockAsked): BlockPreview | BlockRefusal;
+}
+
+export function preview({ text, bytes, plan, style, bare, marks, known }: BlockAsked): BlockPreview | BlockRefusal {
+  if ((bytes?.length ?? 0) > MOST_BYTES)
+    return { refused: 'That file is larger than a list of materials can be; take a part of it.' };
+  const decoded = bytes ? textOfBytes(bytes) : { text: text ?? '', remark: undefined };
+  const table = tableOfText(decoded.text);
+  if ('refused' in table) return table;
+  const { cells } = table;
+  const now = plan ?? planOfBlock(cells);
+  const rows = readBlock(cells, now, {
+    describe: describeIssue,
+    scope: scopeOf(marks),
+    style,
+    bare,
+    known: new Set(known),
+  });
+  return { plan: now, head: cells[0] ?? [], rows, remark: decoded.remark ?? table.remark };
+}
+
+function scopeOf(marks: BlockAsked['marks']): Scope {
+  const byName = new Map(marks);
+  return {
+    ...EMPTY_SCOPE,
+    mark: (name) => {
+      const quantity = byName.get(name);
+      return quantity && { ok: true, quantity };
+    },
+    names: () => [...byName.keys()],
+  };
+}

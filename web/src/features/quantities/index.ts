@@ -1,0 +1,10 @@
+import type { RouteRecordRaw } from 'vue-router';
+
+export const quantitiesRoutes: readonly RouteRecordRaw[] = [
+  {
+    path: '/quantities',
+    name: 'quantities',
+    component: () => import('./QuantitiesView.vue'),
+    meta: { title: 'Quantities' },
+  },
+];
