@@ -42,7 +42,7 @@ const below = {
   scale: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'drawing'],
   stick: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'slate', 'drawing', 'scale'],
   'setting-out': ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'mend', 'drawing'],
-  quantities: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'bare', 'slate'],
+  quantities: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'bare', 'slate', 'drawing'],
 };
 
 /** Within the web, floor by floor: what each may import of the others. */
@@ -50,7 +50,7 @@ const webFloors = {
   adapters: [],
   job: ['adapters'],
   live: ['job', 'adapters'],
-  ui: [],
+  ui: ['adapters'],
   parts: ['ui', 'live', 'job', 'adapters'],
   features: ['parts', 'ui', 'live', 'job', 'adapters'],
   app: ['features', 'parts', 'ui', 'live', 'job', 'adapters'],

@@ -8,7 +8,17 @@ import { CELLS, priceUnitsFor, PRICE_UNITS, type CellName, type Measure, type Pr
 import { nominalSection } from './nominal.ts';
 
 /** What a column of a table from elsewhere holds. */
-export const BLOCK_COLUMNS = ['skip', 'name', 'amount', 'unit', ...CELLS, 'section', 'supplier', 'note'] as const;
+export const BLOCK_COLUMNS = [
+  'skip',
+  'name',
+  'amount',
+  'unit',
+  ...CELLS,
+  'per',
+  'section',
+  'supplier',
+  'note',
+] as const;
 export type BlockColumn = (typeof BLOCK_COLUMNS)[number];
 
 /** What the columns were taken for. */
@@ -56,12 +66,13 @@ const HEADS: Readonly<Partial<Record<BlockColumn, readonly string[]>>> = {
   length: ['length', 'len', 'l', 'long', 'size', 'run'],
   width: ['width', 'wide', 'w', 'section', 'breadth', 'b'],
   depth: ['depth', 'deep', 'd', 'thickness', 'thick', 'height', 'h', 't'],
-  apiece: ['weight', 'mass', 'hours each', 'of one'],
+  apiece: ['weight', 'mass', 'hours each', 'of one', 'mass or time of one'],
   less: ['less', 'openings', 'deduct', 'deduction'],
   waste: ['waste', 'waste %', 'wastage', 'allowance'],
   pack: ['pack', 'pack size', 'per pack', 'stock', 'stock length', 'sheet'],
   price: ['price', 'unit price', 'unit cost', 'rate', 'cost each', 'each', 'price each', '$'],
   other: ['second price', 'other price', 'price 2', 'quote 2'],
+  per: ['for', 'price for', 'price unit', 'priced by'],
   section: ['trade', 'category', 'group', 'heading', 'phase'],
   supplier: ['supplier', 'vendor', 'from', 'merchant', 'yard'],
   note: ['note', 'notes', 'remark', 'remarks', 'comment', 'comments'],
@@ -106,7 +117,7 @@ function columnOfHead(text: string): BlockColumn | undefined {
  */
 export function planOfBlock(rows: readonly (readonly string[])[]): BlockPlan {
   const [first = []] = rows;
-  const heads = first.map(columnOfHead);
+  const heads = first.map((head, at) => columnOfHead(head) && byContent(head, rows, at));
   const hasHead = heads.filter((column) => column !== undefined).length >= Math.min(2, first.length);
   const width = rows.reduce((most, row) => Math.max(most, row.length), 0);
   const guessed = hasHead ? heads : guessByContent(rows, width);
@@ -119,6 +130,22 @@ export function planOfBlock(rows: readonly (readonly string[])[]): BlockPlan {
   });
   return { hasHead, columns };
 }
+
+/** A column over which "section" stands holds sizes of timber, or the sections of a list. */
+function byContent(head: string, rows: readonly (readonly string[])[], at: number): BlockColumn | undefined {
+  if (asHead(head) !== 'section') return columnOfHead(head);
+  const texts = rows.slice(1, 50).flatMap((row) => (row[at] ?? '').trim() || []);
+  return texts.filter((text) => /^\d/.test(text)).length > texts.length / 2 ? 'width' : 'section';
+}
+
+/** The rows from the one with the words over the columns: titles above it say nothing of a list. */
+export function fromHeads(rows: readonly (readonly string[])[]): readonly (readonly string[])[] {
+  const at = rows
+    .slice(0, MOST_TITLES)
+    .findIndex((row) => row.filter((text) => columnOfHead(text) !== undefined).length >= LEAST_HEADS);
+  return at > 0 ? rows.slice(at) : rows;
+}
+const [MOST_TITLES, LEAST_HEADS] = [20, 3];
 
 /** Without a head: words are the item, then come an amount, a unit, sizes and money. */
 function guessByContent(rows: readonly (readonly string[])[], width: number): readonly (BlockColumn | undefined)[] {
@@ -162,11 +189,12 @@ export function readBlock(
   options: BlockOptions,
 ): readonly BlockRow[] {
   const seen = new Set(options.known);
+  const units = plan.hasHead ? (rows[0] ?? []).map(unitOfHead) : [];
   const style = withComma(rows, options.style ?? DEFAULT_STYLE);
   let section = '';
   return rows.slice(plan.hasHead ? 1 : 0).flatMap((row, n): BlockRow[] => {
     if (row.every((text) => text.trim() === '')) return [];
-    const read = readBlockRow(row, n + (plan.hasHead ? 1 : 0), plan.columns, { ...options, style });
+    const read = readBlockRow(row, n + (plan.hasHead ? 1 : 0), plan.columns, units, { ...options, style });
     // Words alone are the heading of what follows.
     if (read.refused === HEADING) {
       section = read.fields.name;
@@ -203,13 +231,14 @@ const asTyped = (text: string): string =>
   text
     .replace(/[\u00a0\u2007\u202f]/g, ' ')
     .replace(/(\d) (?=\d{3}(?!\d))/g, '$1')
-    .replace(/^\s*['‘’](?=[\d.])/, '')
+    .replace(/^\s*['‘’](?=[\d.=@+-])/, '')
     .trim();
 
 function readBlockRow(
   row: readonly string[],
   at: number,
   columns: readonly BlockColumn[],
+  units: readonly string[],
   { describe, scope = EMPTY_SCOPE, style = DEFAULT_STYLE, bare = 'plain' }: BlockOptions,
 ): BlockRow {
   const textOf = (column: BlockColumn): string => {
@@ -233,8 +262,9 @@ function readBlockRow(
       cells.push({ column, text, reads: '', problem: undefined });
       continue;
     }
-    const typed = column === 'amount' ? amount : entryOf(column, text, measure);
-    const cell: CellName = column === 'amount' ? cellOfAmount(measured) : column;
+    const cell = cellOf(column, measure, measured);
+    const typed =
+      column === 'amount' ? amount : entryOf(column, ofUnits(column, text, units[index] ?? '', unit), measure);
     const read = reckoned(typed, SIZES.includes(cell));
     const problem = FORMULA.test(text)
       ? 'A formula of another program; its value is wanted here.'
@@ -243,7 +273,7 @@ function readBlockRow(
     cells.push({ column, text, reads: read.reading?.text ?? '', problem });
   }
   const name = textOf('name').replace(/\s+/g, ' ');
-  const per = perOf(unit, measure, style);
+  const per = perOf(textOf('per'), measure, style) ?? perOf(unit, measure, style) ?? likeliest(measure, style);
   const [section, supplier, note] = [textOf('section'), textOf('supplier'), textOf('note')];
   const fields = { ...entries, ...{ name, measure, per, section, supplier, note } };
   return { at, cells, fields, refused: refusalOf(name, cells), repeats: false };
@@ -294,6 +324,28 @@ function measureOf(
   return has('length') ? 'run' : 'each';
 }
 
+/** What one comes to is a length, an area or a volume where it is no mass and no time. */
+function cellOf(column: CellName | 'amount', measure: Measure, measured: Dimension | undefined): CellName {
+  if (column === 'amount') return cellOfAmount(measured);
+  return column === 'apiece' && measure !== 'mass' && measure !== 'hours' ? 'length' : column;
+}
+
+/** The unit that stands behind the words over a column: "length (ft)", "width, mm". */
+function unitOfHead(head: string): string {
+  const said =
+    /\((?<unit>[^()]+)\)\s*$/.exec(head)?.groups?.['unit'] ?? /,\s*(?<unit>\S+)\s*$/.exec(head)?.groups?.['unit'];
+  const word = said?.trim().replace(/\.$/, '') ?? '';
+  const dimension = reckonTyped(`1 ${word}`, {}).outcome;
+  return dimension?.kind === 'quantity' && dimension.quantity.dimension === LENGTH ? word : '';
+}
+
+/** A bare size is in the unit over its column; a pack, what is left out and what one comes to are in the row's. */
+function ofUnits(column: CellName, text: string, head: string, unit: string): string {
+  const isOfRow = column === 'pack' || column === 'less' || column === 'apiece';
+  if (isOfRow) return withUnit(text, unit);
+  return head !== '' && /^[\d.,]+$/.test(text) ? `${text} ${head}` : text;
+}
+
 /** An amount with a unit is what is measured; a bare one is how many. */
 function cellOfAmount(measured: Dimension | undefined): CellName {
   if (measured === undefined || measured === PLAIN) return 'count';
@@ -305,27 +357,33 @@ function entryOf(column: CellName, text: string, measure: Measure): string {
   return text;
 }
 
-/** A price is for the unit that stands beside the amount, or else for the likeliest. */
-function perOf(unit: string, measure: Measure, style: ReadingStyle): PriceUnit {
+/** As price units are written elsewhere. */
+const SPELLED: Readonly<Record<string, PriceUnit>> = {
+  lf: 'ft',
+  foot: 'ft',
+  feet: 'ft',
+  sf: 'ft2',
+  'sq ft': 'ft2',
+  sy: 'yd2',
+  'sq yd': 'yd2',
+  cy: 'yd3',
+  'cu yd': 'yd3',
+  cf: 'ft3',
+  'cu ft': 'ft3',
+  hr: 'h',
+  hrs: 'h',
+  lbs: 'lb',
+  tons: 'ton',
+};
+
+/** What a price is for, by the words for it or the unit beside the amount; undefined where they do not say. */
+function perOf(words: string, measure: Measure, style: ReadingStyle): PriceUnit | undefined {
   const units = priceUnitsFor(measure, isMetric(style.length));
-  const word = WRITTEN[unit.toLowerCase().replace(/\./g, '').trim()] ?? unit.toLowerCase();
-  const spelled: Readonly<Record<string, PriceUnit>> = {
-    lf: 'ft',
-    foot: 'ft',
-    feet: 'ft',
-    sf: 'ft2',
-    'sq ft': 'ft2',
-    sy: 'yd2',
-    'sq yd': 'yd2',
-    cy: 'yd3',
-    'cu yd': 'yd3',
-    cf: 'ft3',
-    'cu ft': 'ft3',
-    hr: 'h',
-    hrs: 'h',
-    lbs: 'lb',
-    tons: 'ton',
-  };
-  const own = spelled[word] ?? (word in PRICE_UNITS ? (word as PriceUnit) : undefined);
-  return own !== undefined && units.includes(own) ? own : (units[0] as PriceUnit);
+  const word = words.toLowerCase().replace(/^(a|per|\/) */, '');
+  const written = WRITTEN[word.replace(/\./g, '').trim()] ?? word;
+  const says = (id: PriceUnit) => PRICE_UNITS[id].says.replace(/^(a |\/)/, '') === written;
+  const own = SPELLED[written] ?? units.find(says) ?? (written in PRICE_UNITS ? (written as PriceUnit) : undefined);
+  return own !== undefined && units.includes(own) ? own : undefined;
 }
+const likeliest = (measure: Measure, style: ReadingStyle): PriceUnit =>
+  priceUnitsFor(measure, isMetric(style.length))[0] as PriceUnit;

@@ -28,6 +28,7 @@ export { readMoney, readRate, readRowQuantity, rowSays } from './says.ts';
 export { hintsOf, type RowHint } from './hints.ts';
 export {
   BLOCK_COLUMNS,
+  fromHeads,
   HEADING,
   planOfBlock,
   readBlock,
@@ -37,6 +38,9 @@ export {
   type BlockPlan,
   type BlockRow,
 } from './block.ts';
+export { flatTableOf, workbookOf, type FlatTable, type Workbook, type WorkbookCell } from './workbook.ts';
+export { listSheets } from './paper.ts';
+export type { WrittenList, WrittenRow } from './written-list.ts';
 export { nominalSection } from './nominal.ts';
 export { orderList, type SupplierOrder } from './order-list.ts';
 export { filledDown } from './fill-down.ts';

@@ -79,13 +79,15 @@ const pieces = (says: string, count: number): AboutPriceUnit => ({
   amount: { value: makeRational(count), dimension: PLAIN },
 });
 
-/** One of a unit to a whole power. */
-function per(says: string, id: UnitId, power = 1): AboutPriceUnit {
+/** One of a unit to a whole power: a square foot. */
+export function unitToPower(id: UnitId, power: number): Quantity {
   const unit = quantityIn(makeRational(1), unitById(id));
   let { value } = unit;
   for (let n = 1; n < power; n += 1) value = multiplyValue(value, unit.value);
-  const form = { units: [{ unit: id, power }] };
-  return { says, of: 'quantity', amount: { value, dimension: unit.dimension * power }, form };
+  return { value, dimension: unit.dimension * power };
+}
+function per(says: string, id: UnitId, power = 1): AboutPriceUnit {
+  return { says, of: 'quantity', amount: unitToPower(id, power), form: { units: [{ unit: id, power }] } };
 }
 
 /** What prices are given for. Sources of the units: the unit table; a dozen, a hundred and a thousand as nails are sold. */

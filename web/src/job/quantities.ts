@@ -27,6 +27,7 @@ import {
   type TakeOffTotals,
   type Tax,
   type WorkedRow,
+  type WrittenList,
 } from '@sprell/core/quantities';
 import type { OpenJob } from './open-job.ts';
 
@@ -178,6 +179,31 @@ export class Quantities {
       sections.set(key, before === undefined ? sums : plusSums(before, sums));
     }
     return { ...totals, sections };
+  }
+
+  /** The list as it is written out: the rows of a version, in their order. */
+  written(of: { version: string | undefined; roundedAt: RoundedAt; on: string }): WrittenList {
+    const { head, style } = this.#job;
+    const version = this.versions.find(({ id }) => id === of.version);
+    const isIn = ({ item }: JobRow) => item.versions.length === 0 || item.versions.includes(of.version ?? '');
+    return {
+      title: `${head?.title ?? ''} · quantities`,
+      subtitle: [version?.name, of.on].filter((words) => words !== undefined).join(' · '),
+      sections: this.sections.map(({ id, name, rows }) => ({
+        id,
+        name,
+        rows: rows.filter(isIn).map(({ worked, item }) => ({
+          worked,
+          item: item.name,
+          supplier: item.supplier,
+          note: item.note,
+        })),
+      })),
+      taxes: this.taxes.flatMap(({ id, name, tax }) => (tax === undefined ? [] : [{ id, name, rate: tax.rate }])),
+      totals: this.totals({ price: 'price', version: of.version, roundedAt: of.roundedAt }),
+      roundedAt: of.roundedAt,
+      style,
+    };
   }
 
   /** What an entry in a cell may name; in a row that is edited not that row itself. */

@@ -28,6 +28,7 @@ const WORDS: Readonly<Partial<Record<BlockColumn, string>>> = {
   name: 'item',
   apiece: 'mass or time of one',
   other: 'second price',
+  per: 'what the price is for',
 };
 const choices = BLOCK_COLUMNS.map((column) => [column, WORDS[column] ?? column] as const);
 
@@ -39,6 +40,8 @@ const takesRepeats = ref(false);
 /** Columns that were chosen by hand for tables with the same words over them. */
 const plans = useKept<Record<string, BlockPlan>>('quantities.plans', {});
 const chosen = shallowRef<BlockPlan>();
+/** Of a file with several. */
+const sheet = ref<string>();
 
 const thread = heavyWork<BlockReader>(
   () => new Worker(new URL('./block-worker.ts', import.meta.url), { type: 'module' }),
@@ -57,7 +60,7 @@ async function read(): Promise<void> {
   isReading.value = true;
   const { style } = job;
   const given = {
-    ...(file.value ? { bytes: file.value.bytes } : { text: text.value }),
+    ...(file.value ? { bytes: file.value.bytes, sheet: sheet.value } : { text: text.value }),
     style,
     bare: job.reading.bare,
     marks: job.marks.list.flatMap(({ name, quantity }) => (quantity ? [[name.toLowerCase(), quantity] as const] : [])),
@@ -90,7 +93,13 @@ async function open(event: Event): Promise<void> {
   if (picked === undefined) return;
   file.value = { name: picked.name, bytes: new Uint8Array(await picked.arrayBuffer()) };
   chosen.value = undefined;
+  sheet.value = undefined;
   await read();
+}
+function openSheet(name: string): void {
+  sheet.value = name;
+  chosen.value = undefined;
+  void read();
 }
 
 const shown = computed(() => (found.value && 'rows' in found.value ? found.value : undefined));
@@ -142,10 +151,25 @@ function add(): void {
       </label>
       <div class="file">
         <label class="open">
-          <FolderOpen :size="18" aria-hidden="true" />Open a CSV file
-          <input class="sr-only" type="file" accept=".csv,.tsv,.txt,text/csv" data-test="block-file" @change="open" />
+          <FolderOpen :size="18" aria-hidden="true" />Open a CSV or XLSX file
+          <input
+            class="sr-only"
+            type="file"
+            accept=".csv,.tsv,.txt,.xlsx,text/csv"
+            data-test="block-file"
+            @change="open"
+          />
         </label>
         <span v-if="file">{{ file.name }}</span>
+        <el-select
+          v-if="shown && shown.sheets.length > 1"
+          :model-value="shown.sheet"
+          aria-label="Sheet of the file"
+          data-test="block-sheet"
+          @change="openSheet"
+        >
+          <el-option v-for="name in shown.sheets" :key="name" :value="name" :label="name" />
+        </el-select>
       </div>
     </div>
     <p v-if="refusal" class="refusal" role="alert" data-test="block-refused">{{ refusal }}</p>

@@ -2,7 +2,7 @@
 /** The take-off of the job: rows by section, each measured by what it is, and what all of them come to. */
 import { computed, defineAsyncComponent, markRaw, ref, useTemplateRef, watch } from 'vue';
 import { useEventListener, useMediaQuery } from '@vueuse/core';
-import { ClipboardPaste, Columns3, FolderPlus, Percent, Plus, Search, X } from 'lucide-vue-next';
+import { ClipboardPaste, Columns3, FolderPlus, Percent, Plus, Printer, Search, X } from 'lucide-vue-next';
 import { makeRational } from '@sprell/core';
 import { readMoney, type RoundedAt } from '@sprell/core/quantities';
 import ChoiceBar from '../../ui/ChoiceBar.vue';
@@ -109,6 +109,8 @@ function showSection(id: string | undefined): void {
   view.value = 'list';
   only.value = new Set(list.sections.find((section) => section.id === id)?.rows.map((row) => row.id));
 }
+const ListOut = defineAsyncComponent(() => import('./ListOut.vue'));
+const showsOut = ref(false);
 const BlockDialog = defineAsyncComponent(() => import('./BlockDialog.vue'));
 /** A table from elsewhere, with what was pasted of it. */
 const block = ref<string>();
@@ -157,6 +159,9 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
       >
       <PlainButton data-test="set-up" @click="showsSetUp = true"
         ><Percent :size="18" aria-hidden="true" /><span class="word">Taxes and versions</span></PlainButton
+      >
+      <PlainButton title="Save or print the list" data-test="list-out" @click="showsOut = true"
+        ><Printer :size="18" aria-hidden="true" /><span class="word">Save or print</span></PlainButton
       >
       <el-popover v-if="!isPhone" trigger="click" :width="240" placement="bottom-end">
         <template #reference>
@@ -252,6 +257,7 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
       @close="block = undefined"
       @added="(count) => say(`${count} ${count === 1 ? 'row is' : 'rows are'} in the list`)"
     />
+    <ListOut v-if="showsOut" :list :version="versionNow" :rounded-at @close="showsOut = false" />
     <ListSetUp v-if="showsSetUp" :list @close="showsSetUp = false" />
   </main>
 </template>

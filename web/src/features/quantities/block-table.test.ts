@@ -74,11 +74,11 @@ describe('a block from elsewhere', () => {
     expect(cellsOf(text)).toEqual(wanted);
   });
 
-  it('says so where it is too large, too wide or empty', () => {
+  it('says so where it is too large, too wide or empty', async () => {
     expect(cellsOf(`a,b\n`.repeat(MOST_ROWS * 10))).toMatch(/^The table has 100000 rows/);
     expect(cellsOf(Array.from({ length: 201 }, (_, n) => n).join(','))).toMatch(/^The table has 201 columns/);
     expect(cellsOf(' \n ')).toMatch(/^There is nothing in it/);
-    expect(ask({ bytes: new Uint8Array(20_000_001) })).toMatchObject({
+    expect(await ask({ bytes: new Uint8Array(20_000_001) })).toMatchObject({
       refused: expect.stringContaining('larger') as string,
     });
   });
@@ -91,12 +91,12 @@ describe('a block from elsewhere', () => {
     expect(textOfBytes(wide).text).toBe('Rails');
   });
 
-  it('is previewed with marks of the job, and by another plan where that is asked for', () => {
+  it('is previewed with marks of the job, and by another plan where that is asked for', async () => {
     const { outcome } = { outcome: { value: { kind: 'rational', num: 3, den: 1 }, dimension: 1 } } as const;
     const text = 'what\tthing\n2 rail\tTop rails';
-    const guessed = ask({ text, marks: [['rail', outcome]] });
+    const guessed = await ask({ text, marks: [['rail', outcome]] });
     expect(guessed).toMatchObject({ plan: { columns: ['name', 'skip'] } });
-    const asked = ask({ text, marks: [['rail', outcome]], plan: { hasHead: true, columns: ['length', 'name'] } });
+    const asked = await ask({ text, marks: [['rail', outcome]], plan: { hasHead: true, columns: ['length', 'name'] } });
     expect(asked).toMatchObject({ rows: [{ fields: { name: 'Top rails', length: '2 rail', measure: 'run' } }] });
   });
 });

@@ -1,12 +1,15 @@
 import Papa from 'papaparse';
-import { planOfBlock, readBlock, type BlockPlan, type BlockRow } from '@sprell/core/quantities';
+import { fromHeads, planOfBlock, readBlock, type BlockPlan, type BlockRow } from '@sprell/core/quantities';
 import { describeIssue, EMPTY_SCOPE, type BareUnit, type Quantity, type ReadingStyle, type Scope } from '@sprell/core';
+import { isWorkbook, sheetsOf } from './xlsx-table.ts';
 
 /** Most that is read of a table: a job holds as many rows, and no list is that wide. */
 export const MOST_ROWS = 10_000;
 export const MOST_COLUMNS = 200;
 /** A table that is larger than this is none that somebody typed. */
 export const MOST_BYTES = 20_000_000;
+
+const LARGE = 'That is larger than a list of materials can be; take a part of it.';
 
 /** Why a table cannot be read at all: a sentence with a way out. */
 export interface BlockRefusal {
@@ -17,6 +20,9 @@ export interface BlockTable {
   readonly cells: readonly (readonly string[])[];
   /** What was done to read it, where somebody should know. */
   readonly remark: string | undefined;
+  /** The sheets of a file that has such, and which of them it is. */
+  readonly sheets?: readonly string[];
+  readonly sheet?: string;
 }
 
 const DECODERS: readonly (readonly [string, readonly number[]])[] = [
@@ -38,27 +44,49 @@ export function textOfBytes(bytes: Uint8Array): { readonly text: string; readonl
 
 /** A pasted block, or the text of a file, as a table. Inch marks that stand alone are no quotes. */
 export function tableOfText(text: string): BlockTable | BlockRefusal {
-  if (text.length > MOST_BYTES)
-    return { refused: 'That is larger than a list of materials can be; take a part of it.' };
+  if (text.length > MOST_BYTES) return { refused: LARGE };
   const delimiter = text.includes('\t') ? '\t' : '';
   const parsed = Papa.parse<string[]>(text, { delimiter, skipEmptyLines: 'greedy' });
   const isBroken = parsed.errors.some(({ type }) => type === 'Quotes');
   const { data } = isBroken
     ? Papa.parse<string[]>(text, { delimiter, skipEmptyLines: 'greedy', quoteChar: '\u0000' })
     : parsed;
-  const width = data.reduce((most, row) => Math.max(most, row.length), 0);
-  if (data.length > MOST_ROWS + 1)
-    return { refused: `The table has ${data.length} rows; a job holds ${MOST_ROWS}. Take the ones that are wanted.` };
+  return withinBounds(data, isBroken ? 'Quotes that are not closed were read as inch marks.' : undefined);
+}
+
+/** A table that a job can hold, without the titles above its headings. */
+function withinBounds(rows: BlockTable['cells'], remark: string | undefined): BlockTable | BlockRefusal {
+  const cells = fromHeads(rows);
+  const width = cells.reduce((most, row) => Math.max(most, row.length), 0);
+  if (cells.length > MOST_ROWS + 1)
+    return { refused: `The table has ${cells.length} rows; a job holds ${MOST_ROWS}. Take the ones that are wanted.` };
   if (width > MOST_COLUMNS)
     return { refused: `The table has ${width} columns; up to ${MOST_COLUMNS} can be looked at. Leave some out.` };
-  if (data.length === 0) return { refused: 'There is nothing in it. Copy the rows with their headings.' };
-  return { cells: data, remark: isBroken ? 'Quotes that are not closed were read as inch marks.' : undefined };
+  if (cells.length === 0) return { refused: 'There is nothing in it. Copy the rows with their headings.' };
+  return { cells, remark };
+}
+
+/** The table of a file. Of several sheets it is the one that was chosen, or else the first. */
+async function tableOfFile(bytes: Uint8Array, chosen: string | undefined): Promise<BlockTable | BlockRefusal> {
+  if (bytes.length > MOST_BYTES) return { refused: LARGE };
+  if (isWorkbook(bytes)) {
+    const sheets = await sheetsOf(bytes);
+    if ('refused' in sheets) return sheets;
+    const now = sheets.find(({ name }) => name === chosen) ?? sheets[0];
+    const table = withinBounds(now?.cells.filter((row) => row.some((text) => text.trim() !== '')) ?? [], undefined);
+    return 'refused' in table ? table : { ...table, sheets: sheets.map(({ name }) => name), sheet: now?.name ?? '' };
+  }
+  const decoded = textOfBytes(bytes);
+  const table = tableOfText(decoded.text);
+  return 'refused' in table ? table : { ...table, remark: decoded.remark ?? table.remark };
 }
 
 /** What is asked of the thread that reads a table. */
 export interface BlockAsked {
   readonly text?: string;
   readonly bytes?: Uint8Array;
+  /** The sheet of the file, where it has several. */
+  readonly sheet?: string | undefined;
   /** What the columns are taken for; guessed where it is not said. */
   readonly plan?: BlockPlan | undefined;
   readonly style: ReadingStyle;
@@ -73,19 +101,28 @@ export interface BlockPreview {
   readonly head: readonly string[];
   readonly rows: readonly BlockRow[];
   readonly remark: string | undefined;
+  /** The sheets of the file, and the one that is shown. */
+  readonly sheets: readonly string[];
+  readonly sheet: string;
 }
 
 export interface BlockReader {
-  preview(asked: BlockAsked): BlockPreview | BlockRefusal;
+  preview(asked: BlockAsked): Promise<BlockPreview | BlockRefusal>;
 }
 
-export function preview({ text, bytes, plan, style, bare, marks, known }: BlockAsked): BlockPreview | BlockRefusal {
-  if ((bytes?.length ?? 0) > MOST_BYTES)
-    return { refused: 'That file is larger than a list of materials can be; take a part of it.' };
-  const decoded = bytes ? textOfBytes(bytes) : { text: text ?? '', remark: undefined };
-  const table = tableOfText(decoded.text);
+export async function preview({
+  text,
+  bytes,
+  sheet,
+  plan,
+  style,
+  bare,
+  marks,
+  known,
+}: BlockAsked): Promise<BlockPreview | BlockRefusal> {
+  const table = bytes ? await tableOfFile(bytes, sheet) : tableOfText(text ?? '');
   if ('refused' in table) return table;
-  const { cells } = table;
+  const { cells, remark, sheets = [], sheet: shown = '' } = table;
   const now = plan ?? planOfBlock(cells);
   const rows = readBlock(cells, now, {
     describe: describeIssue,
@@ -94,7 +131,7 @@ export function preview({ text, bytes, plan, style, bare, marks, known }: BlockA
     bare,
     known: new Set(known),
   });
-  return { plan: now, head: cells[0] ?? [], rows, remark: decoded.remark ?? table.remark };
+  return { plan: now, head: cells[0] ?? [], rows, remark, sheets, sheet: shown };
 }
 
 function scopeOf(marks: BlockAsked['marks']): Scope {

@@ -1,9 +1,12 @@
 <script setup lang="ts">
-/** Sheets as they would be printed, and the two files they can be saved as. */
-import { ref } from 'vue';
-import type { Drawing } from '@sprell/core';
+/** Sheets as they would be printed, by the browser, or as the two files they can be saved as. */
+import { nextTick, onBeforeUnmount, ref, toRaw } from 'vue';
+import { useEventListener } from '@vueuse/core';
+import { SHEETS, type Drawing } from '@sprell/core';
+import { heavyWork } from '../../adapters/heavy-work.ts';
 import PlainButton from '../PlainButton.vue';
 import DrawingPicture from './DrawingPicture.vue';
+import type { PdfWriter } from './drawing-pdf.ts';
 import { fileName, saveFile } from './save-file.ts';
 
 const props = defineProps<{ drawings: readonly Drawing[]; title: string }>();
@@ -11,11 +14,17 @@ const props = defineProps<{ drawings: readonly Drawing[]; title: string }>();
 const picture = ref<InstanceType<typeof DrawingPicture>>();
 const state = ref<'ready' | 'writing' | 'failed'>('ready');
 
+const thread = heavyWork<PdfWriter>(
+  () => new Worker(new URL('./drawing-pdf-worker.ts', import.meta.url), { type: 'module' }),
+);
+onBeforeUnmount(() => thread.dispose());
+
 async function savePdf(): Promise<void> {
   state.value = 'writing';
   try {
-    const { drawingsToPdf } = await import('./drawing-pdf.ts');
-    const bytes = await drawingsToPdf(props.drawings, props.title);
+    // Without the strings by which this page follows them.
+    const drawings = toRaw(props.drawings);
+    const bytes = await thread.ask((writer) => writer.write(drawings, props.title));
     saveFile(fileName(props.title, 'pdf'), bytes as Uint8Array<ArrayBuffer>, 'application/pdf');
     state.value = 'ready';
   } catch {
@@ -32,6 +41,17 @@ function saveSvg(): void {
   copy.removeAttribute('class');
   saveFile(fileName(props.title, 'svg'), new XMLSerializer().serializeToString(copy), 'image/svg+xml');
 }
+
+/** On paper, a sheet a page: there while the browser prints. */
+const isPrinting = ref(false);
+async function print(): Promise<void> {
+  isPrinting.value = true;
+  await nextTick();
+  window.print();
+}
+useEventListener(window, 'afterprint', () => {
+  isPrinting.value = false;
+});
 </script>
 
 <template>
@@ -40,6 +60,7 @@ function saveSvg(): void {
       <PlainButton leading :disabled="state === 'writing'" data-test="save-pdf" @click="savePdf"
         >Save as PDF</PlainButton
       >
+      <PlainButton data-test="print-sheets" @click="print">Print</PlainButton>
       <PlainButton data-test="save-svg" @click="saveSvg">Save as SVG</PlainButton>
       <span role="status">{{
         state === 'failed'
@@ -50,9 +71,48 @@ function saveSvg(): void {
     <div class="sheets" tabindex="0" role="group" aria-label="Sheets">
       <DrawingPicture ref="picture" :drawings :title />
     </div>
+    <Teleport v-if="isPrinting" to="body">
+      <div class="pages" :class="drawings[0]?.width === SHEETS.letter.width ? 'letter' : 'a4'">
+        <DrawingPicture v-for="(drawing, n) in drawings" :key="n" :drawings="[drawing]" :title actual-size />
+      </div>
+    </Teleport>
   </div>
 </template>
 
+<style>
+.pages {
+  display: none;
+}
+@page sheet-of-a4 {
+  size: 297mm 210mm;
+  margin: 0;
+}
+@page sheet-of-letter {
+  size: 279.4mm 215.9mm;
+  margin: 0;
+}
+@media print {
+  .pages.a4 > svg {
+    page: sheet-of-a4;
+  }
+  .pages.letter > svg {
+    page: sheet-of-letter;
+  }
+  body:has(> .pages) > :not(.pages) {
+    display: none !important;
+  }
+  .pages {
+    display: block;
+  }
+  .pages > svg {
+    display: block;
+    break-after: page;
+  }
+  .pages > svg:last-child {
+    break-after: auto;
+  }
+}
+</style>
 <style scoped>
 .print {
   display: flex;

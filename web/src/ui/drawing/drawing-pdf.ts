@@ -10,6 +10,10 @@ import { CUT_DASHES, setPieces, WEIGHTS } from './setting.ts';
 const POINTS = 72 / 25.4;
 const BLACK = rgb(0, 0, 0);
 
+export interface PdfWriter {
+  write(drawings: readonly Drawing[], title: string): Promise<Uint8Array>;
+}
+
 interface Face {
   readonly plain: PDFFont;
   readonly fractions: PDFFont;
