@@ -132,18 +132,15 @@ const BY_MEASURE: Readonly<
   hours: { imperial: ['h'], metric: [] },
 };
 
-/**
- * How the quantities of a row read: in the unit that they are priced by, in that of their measure, or else as the job does; a
- * run priced by the foot in a job in feet and inches is one.
- */
-export function formOf(
+/** The unit that a row is priced by, where its quantities can read in that; a run by the foot in feet and inches is one on a tape. */
+export function formOfPrice(
   { measure, per: unit }: { readonly measure: Measure; readonly per: PriceUnit },
   { length }: Pick<ReadingStyle, 'length'>,
 ): ReadingForm | undefined {
   const about: AboutPriceUnit = PRICE_UNITS[unit];
   const isOfTape = unit === 'ft' && (length === 'ft-in' || length === 'in');
   const fits = about.of === 'quantity' && about.amount.dimension === ABOUT_MEASURES[measure].dimension && !isOfTape;
-  return (fits ? about.form : undefined) ?? ABOUT_MEASURES[measure].form;
+  return fits ? about.form : undefined;
 }
 
 /** What a price of a row can be for, the likeliest first. */

@@ -13,6 +13,17 @@ function refused(measure: Measure, given: Parameters<typeof aRow>[1]) {
 }
 
 describe('a row of a take-off', () => {
+  it('reads in the unit of its packs, where it is priced by no other', () => {
+    const paint = aRow('volume', { count: '2', length: '100 cu in', pack: '1 gal', per: 'pack', price: '54' });
+    // 200 cubic inches are 0.866 of a gallon of 231.
+    expect(rowSays(worked(paint))).toEqual([
+      '2 × 0.0579 cu ft = 0.866 gal',
+      '1 × 1 gal = 1 gal, 0.134 gal left over',
+      '1 × $54.00 a pack = $54.00',
+    ]);
+    expect(rowSays(worked({ ...paint, per: 'ft3' }))[1]).toContain('cu ft');
+  });
+
   it.each<readonly [string, ...Parameters<typeof aRow>, string]>([
     // Worked out by hand.
     ['pieces', 'each', { count: '24' }, '24'],

@@ -14,7 +14,7 @@ import {
   type Value,
 } from '../number/value.ts';
 import { readQuantity } from '../reading/read-quantity.ts';
-import { DEFAULT_STYLE, type ReadingStyle } from '../reading/style.ts';
+import { DEFAULT_STYLE, type ReadingForm, type ReadingStyle } from '../reading/style.ts';
 import { kindOf, LENGTH, MONEY, PLAIN, VOLUME, type Dimension } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
 import {
@@ -82,6 +82,8 @@ export interface WorkedRow {
   readonly gross: Quantity | undefined;
   /** Whole packs, sheets or stock lengths; undefined where it is not sold in such. */
   readonly packs: Value | undefined;
+  /** The unit that a pack was typed in, where the quantities of the row can read in it: gallons of paint. */
+  readonly packForm: ReadingForm | undefined;
   /** What is bought: whole packs of it, or as much as is needed. */
   readonly ordered: Quantity | undefined;
   /** What of that is too much. */
@@ -151,6 +153,7 @@ export function workRow(
     waste,
     gross: bought?.gross,
     packs: bought?.packs,
+    packForm: work.packForm(),
     ordered: bought?.ordered,
     leftOver: bought?.leftOver,
     price: costs[0],
@@ -321,6 +324,20 @@ class RowInWork {
     const [length, stock] = [piece, pack].map((one) => readQuantity(one, this.#style).text) as [string, string];
     this.#refuse('pack', makeIssue('row.longer', whole(this.#row.cells.pack), { length, pack: stock }));
     return undefined;
+  }
+
+  /** Lengths and pieces read as they do everywhere. */
+  packForm(): ReadingForm | undefined {
+    const dimension = this.cells.pack?.dimension ?? PLAIN;
+    if (dimension === PLAIN || dimension === LENGTH || dimension !== this.#about.dimension) return undefined;
+    const expr = this.#read(this.#row.cells.pack).entry?.expr;
+    const units =
+      expr?.kind === 'scaled'
+        ? expr.units
+        : expr?.kind === 'measure' && expr.parts.length === 1
+          ? expr.parts.map(({ unit }) => ({ unit, power: 1 }))
+          : [];
+    return units.length === 0 ? undefined : { units: units.map(({ unit, power }) => ({ unit: unit.id, power })) };
   }
 
   cost(cell: 'price' | 'other', net: Quantity | undefined, bought: Bought | undefined): RowCost | undefined {

@@ -5,17 +5,20 @@ import type { Reading } from '../reading/reading.ts';
 import { DEFAULT_STYLE, type ReadingStyle } from '../reading/style.ts';
 import { MONEY, PLAIN } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
-import { ABOUT_MEASURES, formOf, PRICE_UNITS } from './measure.ts';
+import { ABOUT_MEASURES, formOfPrice, PRICE_UNITS } from './measure.ts';
 import { toCoins, type RowCost, type WorkedRow } from './row.ts';
 
-/** A quantity of a row as it reads there. Where the price says its own unit, what it is for otherwise does not count. */
+/**
+ * A quantity of a row as it reads there: in the unit that it is priced by, in that of its packs, in that of its measure, or else
+ * as the job does. Where the price says its own unit, what it is for otherwise does not count.
+ */
 export function readRowQuantity(
-  { row, price }: Pick<WorkedRow, 'row' | 'price'>,
+  { row, price, packForm }: Pick<WorkedRow, 'row' | 'price' | 'packForm'>,
   quantity: Quantity,
   style: ReadingStyle = DEFAULT_STYLE,
 ): Reading {
-  const form = price?.per === 'own' ? ABOUT_MEASURES[row.measure].form : formOf(row, style);
-  return readQuantity(quantity, style, form);
+  const priced = price?.per === 'own' ? undefined : formOfPrice(row, style);
+  return readQuantity(quantity, style, priced ?? packForm ?? ABOUT_MEASURES[row.measure].form);
 }
 
 /** Money to the coin, as it is shown. */

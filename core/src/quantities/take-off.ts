@@ -259,6 +259,7 @@ const NOTHING = {
   waste: undefined,
   gross: undefined,
   packs: undefined,
+  packForm: undefined,
   ordered: undefined,
   leftOver: undefined,
   price: undefined,

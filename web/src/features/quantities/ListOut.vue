@@ -86,7 +86,7 @@ async function save(ending: 'xlsx' | 'csv'): Promise<void> {
         <h3>On paper</h3>
         <ChoiceBar v-model="sheet" label="Sheets of" :choices="SHEETS" test="sheet" />
       </div>
-      <PrintDrawings class="sheets" :drawings :title="written.title" />
+      <PrintDrawings class="paper" :drawings :title="written.title" />
     </section>
   </el-dialog>
 </template>
@@ -114,7 +114,7 @@ h3 {
   gap: 8px 16px;
   margin-bottom: 8px;
 }
-.sheets {
+.paper {
   max-height: 60vh;
 }
 @media (max-width: 760px) {

@@ -9,6 +9,7 @@ import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
 import { say } from '../../ui/say.ts';
 import type { JobRow, Quantities } from '../../job/quantities.ts';
+import { shownIn } from './columns.ts';
 
 const props = defineProps<{ list: Quantities; version: string | undefined; style: ReadingStyle }>();
 const orders = computed(() =>
@@ -19,13 +20,13 @@ const orders = computed(() =>
 );
 
 /** 15 × 16′; or as much as it is. */
-function ordered({ worked, cells }: JobRow): string {
+function ordered(row: JobRow): string {
+  const { worked } = row;
   const { packs, ordered: all } = worked;
   if (all === undefined) return '';
   if (packs === undefined) return readRowQuantity(worked, all, props.style).text;
   const count = readQuantity({ value: packs, dimension: 0 }, props.style).text;
-  // As it was typed: 1 gal, and not so many cubic feet.
-  return `${count} × ${cells.pack}`;
+  return `${count} × ${shownIn(row, 'pack', props.style)}`;
 }
 /** What is to be cut from it, where pieces are of a length. */
 function cut({ worked }: JobRow): string {

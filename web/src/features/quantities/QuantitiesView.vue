@@ -2,7 +2,7 @@
 /** The take-off of the job: rows by section, each measured by what it is, and what all of them come to. */
 import { computed, defineAsyncComponent, markRaw, ref, useTemplateRef, watch } from 'vue';
 import { useEventListener, useMediaQuery } from '@vueuse/core';
-import { ClipboardPaste, Columns3, FolderPlus, Percent, Plus, Printer, Search, X } from 'lucide-vue-next';
+import { Columns3, Ellipsis, FolderPlus, Plus, Search, X } from 'lucide-vue-next';
 import { makeRational } from '@sprell/core';
 import { readMoney, type RoundedAt } from '@sprell/core/quantities';
 import ChoiceBar from '../../ui/ChoiceBar.vue';
@@ -114,6 +114,14 @@ const showsOut = ref(false);
 const BlockDialog = defineAsyncComponent(() => import('./BlockDialog.vue'));
 /** A table from elsewhere, with what was pasted of it. */
 const block = ref<string>();
+/** What is wanted now and then. */
+const MORE = {
+  'add-section': { title: 'New section', act: newSection, onPhone: true, onlyWriters: true },
+  'from-elsewhere': { title: 'Paste or open rows', act: () => (block.value = ''), onPhone: false, onlyWriters: true },
+  'list-out': { title: 'Save or print', act: () => (showsOut.value = true), onPhone: false, onlyWriters: false },
+  'set-up': { title: 'Taxes and versions', act: () => (showsSetUp.value = true), onPhone: false, onlyWriters: true },
+} as const;
+type MoreAct = keyof typeof MORE;
 /** Rows that are pasted where nothing is written are looked at before they are taken in. */
 useEventListener(window, 'paste', (event: ClipboardEvent) => {
   const isWriting = (event.target as HTMLElement).closest('input, textarea, [contenteditable]') !== null;
@@ -132,7 +140,7 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
       <PlainButton leading data-test="add-row" @click="add(sections.at(-1)?.id)"
         ><Plus :size="18" aria-hidden="true" />Row</PlainButton
       >
-      <PlainButton data-test="add-section" @click="newSection"
+      <PlainButton v-if="!isPhone" data-test="add-section" @click="newSection"
         ><FolderPlus :size="18" aria-hidden="true" />Section</PlainButton
       >
       <PlainButton
@@ -154,15 +162,6 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
         @keydown.esc="showAll"
       />
       <ChoiceBar v-if="versionNow" v-model="versionNow" label="Version" :choices="versions" test="version" />
-      <PlainButton title="Rows from a table or a file" data-test="from-elsewhere" @click="block = ''"
-        ><ClipboardPaste :size="18" aria-hidden="true" /><span class="word">Paste rows</span></PlainButton
-      >
-      <PlainButton data-test="set-up" @click="showsSetUp = true"
-        ><Percent :size="18" aria-hidden="true" /><span class="word">Taxes and versions</span></PlainButton
-      >
-      <PlainButton title="Save or print the list" data-test="list-out" @click="showsOut = true"
-        ><Printer :size="18" aria-hidden="true" /><span class="word">Save or print</span></PlainButton
-      >
       <el-popover v-if="!isPhone" trigger="click" :width="240" placement="bottom-end">
         <template #reference>
           <PlainButton data-test="columns"><Columns3 :size="18" aria-hidden="true" />Columns</PlainButton>
@@ -171,6 +170,23 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
           <el-checkbox v-for="{ id, title } in COLUMNS.slice(1)" :key="id" :value="id">{{ title }}</el-checkbox>
         </el-checkbox-group>
       </el-popover>
+      <el-dropdown trigger="click" placement="bottom-end" @command="(more: MoreAct) => MORE[more].act()">
+        <PlainButton aria-haspopup="menu" title="More for this list" aria-label="More for this list" data-test="more"
+          ><Ellipsis :size="18" aria-hidden="true"
+        /></PlainButton>
+        <template #dropdown>
+          <el-dropdown-menu>
+            <template v-for="({ title, onPhone, onlyWriters }, more) in MORE" :key="more">
+              <el-dropdown-item
+                v-if="(isPhone || !onPhone) && !(onlyWriters && job.isReader)"
+                :command="more"
+                :data-test="more"
+                >{{ title }}</el-dropdown-item
+              >
+            </template>
+          </el-dropdown-menu>
+        </template>
+      </el-dropdown>
     </div>
     <p v-if="!isWhole" class="partly" role="status" data-test="partly">
       {{ shown.rows.value.length }} of {{ ofVersion.length }} rows are shown<template v-if="sortedBy"
@@ -335,10 +351,6 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
   flex-direction: column;
 }
 @media (max-width: 760px) {
-  .word {
-    position: absolute;
-    clip-path: inset(50%);
-  }
   .quantities {
     display: flex;
     height: auto;

@@ -1,4 +1,4 @@
-import { readQuantity, type ReadingForm, type ReadingStyle } from '@sprell/core';
+import { readQuantity, type ReadingStyle } from '@sprell/core';
 import { ABOUT_MEASURES, PRICE_UNITS, readMoney, readRowQuantity, type CellName } from '@sprell/core/quantities';
 import type { JobRow } from '../../job/quantities.ts';
 
@@ -55,12 +55,6 @@ export function cellIn({ item }: Pick<JobRow, 'item'>, columnId: string): CellNa
   return COLUMNS.some(({ id, holds }) => id === columnId && holds === 'entry') ? (columnId as CellName) : undefined;
 }
 
-/** A pack reads as the quantities of its row do; a count has decimals that are of use. */
-function formOfCell(cell: CellName, dimension: number, measure: JobRow['item']['measure']): ReadingForm | undefined {
-  if (cell === 'pack') return ABOUT_MEASURES[measure].form;
-  return dimension === 0 ? { decimals: 2 } : undefined;
-}
-
 /** What a column shows of a row: a size as it reads, or what was typed where it comes to nothing. */
 export function shownIn(row: JobRow, columnId: string, style: ReadingStyle): string {
   const { worked, item, cells } = row;
@@ -70,9 +64,11 @@ export function shownIn(row: JobRow, columnId: string, style: ReadingStyle): str
     const money = (cell === 'price' || cell === 'other') && quantity !== undefined && worked[cell]?.per !== 'own';
     if (quantity === undefined) return cells[cell];
     if (cell === 'waste') return cells[cell];
+    // A pack reads as the quantities of its row do; a count has decimals that are of use.
+    if (cell === 'pack') return readRowQuantity(worked, quantity, style).text;
     return money && quantity.dimension === 0
       ? readMoney(quantity.value, style).text
-      : readQuantity(quantity, style, formOfCell(cell, quantity.dimension, item.measure)).text;
+      : readQuantity(quantity, style, quantity.dimension === 0 ? { decimals: 2 } : undefined).text;
   }
   switch (columnId) {
     case 'measure':
