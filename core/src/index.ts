@@ -4,7 +4,7 @@ export type { Span } from './base/span.ts';
 export { describeIssue, ISSUE_CODES } from './messages.ts';
 export { makeRational, parseRational, rationalToText, type Rational } from './number/rational.ts';
 export type { RoundingDirection } from './number/rounding.ts';
-export { valueToNumber, isExact, equalValue, type Value } from './number/value.ts';
+export { addValue, signOfValue, valueToNumber, isExact, equalValue, type Value } from './number/value.ts';
 export { termsOf } from './number/radical.ts';
 export { kindOf, lengthsBeyondVolume, type Dimension, type Kind } from './units/dimension.ts';
 export { quantityIn, type Quantity } from './units/quantity.ts';

@@ -1,5 +1,6 @@
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { downloadsOf } from '../fixtures/downloads.ts';
 import { DESKTOP, launchBrowser, openBench, PHONE, type Bench } from '../fixtures/browser.ts';
 
 let browser: Browser;
@@ -184,6 +185,69 @@ describe('the take-off on a desk', () => {
   });
 });
 
+describe('several rows', () => {
+  const order = (bench: Bench) =>
+    bench.page.$$eval('[data-item]', (rows) => rows.map((row) => (row as HTMLElement).dataset['item']));
+  const grip = (item: string) => `[data-item="${item}"] [data-test=grip]`;
+
+  it('are chosen by touches, cut and pasted elsewhere, copied, left out, and put back', async () => {
+    const bench = await theList();
+    const before = await order(bench);
+    await bench.click(grip('Joists'));
+    await bench.click(grip('Treads'));
+    expect(await bench.text('[data-test=chosen-bar] strong')).toBe('2 rows');
+    await bench.still();
+    expect(await bench.complaints()).toEqual([]);
+    await bench.click('[data-test=cut-rows]');
+    await bench.click(cell('Deck screws', 'name'));
+    await bench.page.keyboard.down('Control');
+    await bench.page.keyboard.press('v');
+    await bench.page.keyboard.up('Control');
+    await bench.drawn();
+    expect((await order(bench)).slice(0, 6)).toEqual([
+      ...['Deck boards', 'Rim, eight sides', 'Stringers', 'Deck screws', 'Joists', 'Treads'],
+    ]);
+    await bench.undo();
+    expect(await order(bench)).toEqual(before);
+    const total = await bench.text('[data-test=grand]');
+    await bench.click(grip('Joists'));
+    await bench.click(grip('Treads'));
+    await bench.click('[data-test=copy-rows]');
+    await bench.click('[data-test=paste-rows]');
+    await bench.drawn();
+    expect((await order(bench)).filter((item) => item === 'Joists')).toHaveLength(2);
+    expect(await bench.text('[data-test=grand]')).not.toBe(total);
+    await bench.undo();
+    await bench.says('[data-test=grand]', total);
+    await bench.click(grip('Joists'));
+    await bench.click(grip('Treads'));
+    await bench.click('[data-test=leave-rows-out]');
+    // $470.93 and $114.80 beside what was left out already.
+    await bench.says('[data-test=left-out]', 'Left out: $672.53.');
+    await bench.undo();
+    await bench.says('[data-test=left-out]', 'Left out: $86.80.');
+    expect(bench.errors).toEqual([]);
+  });
+
+  it('are chosen on a phone, and its results go to the slate and the story stick', async () => {
+    const bench = await theList(PHONE);
+    await more(bench, 'choose');
+    await bench.tap('[data-card="Joists"]');
+    await bench.tap('[data-card="Treads"]');
+    expect(await bench.text('[data-test=chosen-bar] strong')).toBe('2 rows');
+    expect(await bench.overflow()).toBe(0);
+    await bench.tap('[data-test=delete-rows]');
+    await bench.page.waitForSelector('[data-card="Joists"]', { hidden: true });
+    await bench.undo();
+    await bench.page.waitForSelector('[data-card="Joists"]');
+    await bench.tap('[data-card="Joists"]');
+    await bench.tap('[data-result=quantity] [data-test=to-stick]');
+    await bench.page.waitForFunction(() => document.body.textContent.includes('Stored as joists_quantity'));
+    await bench.kept();
+    expect(bench.errors).toEqual([]);
+  });
+});
+
 describe('the take-off on a phone', () => {
   it('takes a new row with count, length and price in five touches beside the digits', async () => {
     const bench = await theList(PHONE);
@@ -262,6 +326,48 @@ describe('a table from elsewhere', () => {
     await bench.kept();
     await bench.undo();
     await bench.says('[data-test=grand]', before);
+    expect(bench.errors).toEqual([]);
+  });
+});
+
+describe('the list as it leaves', () => {
+  it('is saved for other programs and for paper, and a file of it is read again', async () => {
+    const bench = await theList();
+    const { page } = bench;
+    using files = await downloadsOf(page);
+    await more(bench, 'list-out');
+    await page.waitForSelector('[data-test=save-xlsx]');
+    await bench.still();
+    expect(await bench.complaints()).toEqual([]);
+    await bench.click('[data-test=save-csv]');
+    const [head = '', ...rows] = (await files.saved('.csv')).toString('utf8').trim().split('\r\n');
+    expect(head).toContain('section,item,count,length (ft)');
+    expect(rows).toHaveLength(27);
+    await bench.click('[data-test=save-pdf]');
+    expect((await files.saved('.pdf')).subarray(0, 5).toString()).toBe('%PDF-');
+    await bench.click('[data-test=save-xlsx]');
+    expect((await files.saved('.xlsx')).subarray(0, 2).toString()).toBe('PK');
+    await page.evaluate(() => {
+      window.print = () => window.dispatchEvent(new Event('asked-to-print'));
+    });
+    const asked = page.evaluate(
+      () =>
+        new Promise((resolve) =>
+          window.addEventListener('asked-to-print', () => resolve(document.querySelectorAll('.pages svg').length)),
+        ),
+    );
+    await bench.click('[data-test=print-sheets]');
+    expect(await asked).toBe(3);
+    await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+
+    await page.keyboard.press('Escape');
+    await page.waitForSelector('[data-test=save-xlsx]', { hidden: true });
+    await more(bench, 'from-elsewhere');
+    await page.waitForSelector('[data-test=block-file]');
+    const input = await page.$('input[data-test=block-file]');
+    await input?.uploadFile(files.path('.xlsx'));
+    await page.waitForSelector('[data-test=block-says]');
+    expect(await bench.text('[data-test=block-says]')).toContain('27 rows to add');
     expect(bench.errors).toEqual([]);
   });
 });

@@ -1,9 +1,7 @@
-import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DESKTOP, launchBrowser, openBench, PHONE, type Bench } from '../fixtures/browser.ts';
+import { downloadsOf } from '../fixtures/downloads.ts';
 import { Thumb } from '../fixtures/touches.ts';
 
 let browser: Browser;
@@ -241,39 +239,19 @@ describe('the whole story stick', () => {
     const bench = await theStore();
     const { page } = bench;
     await bench.land('rod1 = 900 mm');
-    const folder = mkdtempSync(join(tmpdir(), 'stick-'));
-    try {
-      const cdp = await page.createCDPSession();
-      await cdp.send('Browser.setDownloadBehavior', {
-        behavior: 'allow',
-        downloadPath: folder,
-        browserContextId: page.browserContext().id ?? '',
-      });
-      const saved = async (ending: string) => {
-        for (let tries = 0; tries < 200; tries += 1) {
-          const name = readdirSync(folder).find((one) => one.endsWith(ending));
-          const bytes = name === undefined ? undefined : readFileSync(join(folder, name));
-          // It is there before anything is in it.
-          if (bytes !== undefined && bytes.length > 0) return bytes;
-          await new Promise((resolve) => setTimeout(resolve, 100));
-        }
-        throw new Error(`No file ending in ${ending} came.`);
-      };
-      await bench.click('[data-test=open-stick]');
-      await bench.click('[data-test=show-print]');
-      await bench.click('[data-test=paper-full-size]');
-      await bench.click('[data-test=save-svg]');
-      const svg = (await saved('.svg')).toString('utf8');
-      expect(svg).toMatch(/^<svg[^>]*width="297mm"/);
-      expect(svg).toContain('stroke-dasharray');
-      expect(svg).toContain('joins here');
-      await bench.click('[data-test=save-pdf]');
-      const pdf = (await saved('.pdf')).toString('latin1');
-      expect(pdf.startsWith('%PDF-')).toBe(true);
-      expect(bench.errors).toEqual([]);
-    } finally {
-      rmSync(folder, { recursive: true, force: true });
-    }
+    using files = await downloadsOf(page);
+    await bench.click('[data-test=open-stick]');
+    await bench.click('[data-test=show-print]');
+    await bench.click('[data-test=paper-full-size]');
+    await bench.click('[data-test=save-svg]');
+    const svg = (await files.saved('.svg')).toString('utf8');
+    expect(svg).toMatch(/^<svg[^>]*width="297mm"/);
+    expect(svg).toContain('stroke-dasharray');
+    expect(svg).toContain('joins here');
+    await bench.click('[data-test=save-pdf]');
+    const pdf = (await files.saved('.pdf')).toString('latin1');
+    expect(pdf.startsWith('%PDF-')).toBe(true);
+    expect(bench.errors).toEqual([]);
   });
 
   it('is used from end to end by keyboard, and axe finds nothing', async () => {

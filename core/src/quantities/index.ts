@@ -24,7 +24,7 @@ export {
   type Tax,
   type TotalsOf,
 } from './totals.ts';
-export { readMoney, readRate, readRowQuantity, rowSays } from './says.ts';
+export { readMoney, readRate, readRowQuantity, rowEntry, rowSays } from './says.ts';
 export { hintsOf, type RowHint } from './hints.ts';
 export {
   BLOCK_COLUMNS,

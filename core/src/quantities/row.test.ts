@@ -3,7 +3,9 @@ import { describeIssue } from '../messages.ts';
 import { DEFAULT_STYLE } from '../reading/style.ts';
 import { hintsOf } from './hints.ts';
 import type { CellName, Measure } from './measure.ts';
-import { readRowQuantity, rowSays } from './says.ts';
+import { reckon } from '../evaluate/reckon.ts';
+import type { Quantity } from '../units/quantity.ts';
+import { readRowQuantity, rowEntry, rowSays } from './says.ts';
 import { aRow, marksOf, worked } from '../testing/take-off-rows.ts';
 
 const says = (...row: Parameters<typeof aRow>) => rowSays(worked(aRow(...row)));
@@ -13,6 +15,22 @@ function refused(measure: Measure, given: Parameters<typeof aRow>[1]) {
 }
 
 describe('a row of a take-off', () => {
+  it.each<readonly [string, Measure, NonNullable<Parameters<typeof aRow>[1]>]>([
+    ['a run', 'run', { count: '14', length: `8' 4 3/7"` }],
+    ['an area by the square', 'area', { length: `26'`, width: `8'`, per: 'square', price: '120' }],
+    ['a volume by the yard', 'volume', { length: `12'`, width: `9'`, depth: `4"`, per: 'yd3', price: '130' }],
+    ['board measure', 'board', { count: '7', length: `12'`, width: `5 1/2"`, depth: `2"` }],
+    ['paint', 'volume', { length: '100 cu in', pack: '1 gal' }],
+    ['pieces', 'each', { count: '24' }],
+    ['hours', 'hours', { count: '3', apiece: '7 h 30 min' }],
+  ])('has %s as an entry of exactly that, which reads as it does in the row', (_, measure, given) => {
+    const row = worked(aRow(measure, given));
+    const quantity = row.quantity as Quantity;
+    const { outcome, reading } = reckon(rowEntry(row, quantity) ?? '');
+    expect(outcome).toMatchObject({ quantity });
+    expect(reading?.text).toBe(readRowQuantity(row, quantity).text);
+  });
+
   it('reads in the unit of its packs, where it is priced by no other', () => {
     const paint = aRow('volume', { count: '2', length: '100 cu in', pack: '1 gal', per: 'pack', price: '54' });
     // 200 cubic inches are 0.866 of a gallon of 231.

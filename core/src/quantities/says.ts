@@ -2,9 +2,12 @@ import { multiplyValue } from '../number/value.ts';
 import { makeRational } from '../number/rational.ts';
 import { readQuantity } from '../reading/read-quantity.ts';
 import type { Reading } from '../reading/reading.ts';
-import { DEFAULT_STYLE, type ReadingStyle } from '../reading/style.ts';
+import { exactText } from '../reading/exact-text.ts';
+import { DEFAULT_STYLE, type ReadingForm, type ReadingStyle } from '../reading/style.ts';
+import { plainUnitsText } from '../reading/unit-choice.ts';
 import { MONEY, PLAIN } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
+import { unitById, type UnitId } from '../units/unit-table.ts';
 import { ABOUT_MEASURES, formOfPrice, PRICE_UNITS } from './measure.ts';
 import { toCoins, type RowCost, type WorkedRow } from './row.ts';
 
@@ -17,8 +20,30 @@ export function readRowQuantity(
   quantity: Quantity,
   style: ReadingStyle = DEFAULT_STYLE,
 ): Reading {
+  return readQuantity(quantity, style, formOfRow({ row, price, packForm }, style));
+}
+function formOfRow(
+  { row, price, packForm }: Pick<WorkedRow, 'row' | 'price' | 'packForm'>,
+  style: ReadingStyle,
+): ReadingForm | undefined {
   const priced = price?.per === 'own' ? undefined : formOfPrice(row, style);
-  return readQuantity(quantity, style, priced ?? packForm ?? ABOUT_MEASURES[row.measure].form);
+  return priced ?? packForm ?? ABOUT_MEASURES[row.measure].form;
+}
+
+/**
+ * An entry that comes to exactly an amount of a row, and reads as it does there: "1400 in", "120 bf". Undefined for one that has
+ * no exact form.
+ */
+export function rowEntry(
+  worked: Pick<WorkedRow, 'row' | 'price' | 'packForm'>,
+  quantity: Quantity,
+  style: ReadingStyle = DEFAULT_STYLE,
+): string | undefined {
+  const exact = exactText(quantity, style)?.plain;
+  const units = formOfRow(worked, style)?.units;
+  if (exact === undefined || units === undefined) return exact;
+  const powered = units.map(({ unit, power }) => ({ unit: unitById(unit as UnitId), power }));
+  return `${exact} to ${plainUnitsText(powered, style.currency)}`;
 }
 
 /** Money to the coin, as it is shown. */

@@ -280,6 +280,13 @@ export class Quantities {
     this.#job.things.edit(rowId, { ...fields, ...(fits ? {} : { per: units[0] }) } as Content);
   }
 
+  /** Writes the same into several rows, as one step. */
+  writeAll(ids: readonly string[], fields: RowFields): void {
+    this.#job.things.inOneStep(says('Undo the change of', ids.length), (steps) => {
+      for (const id of ids) steps.write(id, fields as Content);
+    });
+  }
+
   /** Moves rows before another, or to the end of a section, as one step. */
   move(ids: readonly string[], section: string | undefined, beforeId: string | undefined): void {
     const { rows } = this;

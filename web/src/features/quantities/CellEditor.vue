@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A cell of the table while it is written in: the field, and beneath it what it comes to, what is wrong, what may be meant. */
-import { computed, onMounted, ref, useTemplateRef } from 'vue';
+import { computed, onMounted, ref, useId, useTemplateRef, watch } from 'vue';
 import { describeIssue, type BareUnit, type Scope } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
 import { offersFor } from '../../parts/entry/offers.ts';
@@ -39,9 +39,25 @@ const offers = computed(() => {
     .slice(0, MOST);
 });
 const MOST = 6;
+const id = useId();
 const take = (offer: (typeof offers.value)[number]) => {
   text.value = offer.take({ text: text.value, from: text.value.length, to: text.value.length }).text;
 };
+/** The offer that the arrow keys stand at: Enter and Tab take it. */
+const offered = ref(-1);
+watch(offers, () => (offered.value = -1));
+function byKey(event: KeyboardEvent): void {
+  const { key } = event;
+  const count = offers.value.length;
+  const now = offers.value[offered.value];
+  if (count > 0 && (key === 'ArrowDown' || key === 'ArrowUp')) {
+    const step = key === 'ArrowDown' ? 1 : -1;
+    offered.value = offered.value < 0 && step < 0 ? count - 1 : (offered.value + step + count) % count;
+  } else if (now !== undefined && (key === 'Enter' || key === 'Tab')) take(now);
+  else return;
+  event.preventDefault();
+  event.stopPropagation();
+}
 
 onMounted(() => {
   const field = words.value ?? input.value;
@@ -62,7 +78,7 @@ function cancel(): void {
 </script>
 
 <template>
-  <div class="editor" @keydown.esc.stop.prevent="cancel" @keydown.enter.stop>
+  <div class="editor" @keydown.capture="byKey" @keydown.esc.stop.prevent="cancel" @keydown.enter.stop>
     <input
       v-if="isWords"
       ref="words"
@@ -83,18 +99,22 @@ function cancel(): void {
       :reading="reckoned?.reading?.text"
       :problem="issue && describeIssue(issue)"
       :names
+      :aria-activedescendant="offered < 0 ? undefined : `${id}-${offered}`"
       @enter="keep('down')"
       @blur="keep('stay')"
     />
     <div v-if="!isWords && (issue || reckoned?.reading || offers.length > 0)" class="below" @pointerdown.prevent>
-      <IssueText v-if="issue" :issue @mend="(fix) => (text = fix.entry)" />
-      <SizeText v-else-if="reckoned?.reading" class="reads" :text="reckoned.reading.text" />
+      <IssueText v-if="issue && offers.length === 0" :issue @mend="(fix) => (text = fix.entry)" />
+      <SizeText v-else-if="!issue && reckoned?.reading" class="reads" :text="reckoned.reading.text" />
       <div v-if="offers.length > 0" class="offers" role="group" aria-label="Names">
         <button
-          v-for="offer in offers"
+          v-for="(offer, at) in offers"
+          :id="`${id}-${at}`"
           :key="offer.label"
           type="button"
           class="chip"
+          :class="{ offered: at === offered }"
+          :aria-current="at === offered || undefined"
           tabindex="-1"
           @click="take(offer)"
         >
@@ -141,11 +161,15 @@ function cancel(): void {
   border: 1px solid var(--ink);
   border-radius: 0 0 3px 3px;
   background: var(--board);
+  line-height: 1.35;
   text-align: left;
   white-space: normal;
 }
 .reads {
   font: 600 22px/1.1 var(--figures);
+}
+.offered {
+  outline: 2px solid var(--chalk);
 }
 .offers {
   display: flex;

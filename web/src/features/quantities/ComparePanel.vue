@@ -1,33 +1,40 @@
 <script setup lang="ts">
-/** Versions of the list and its two prices side by side, by section, as a table and as a picture. */
-import { computed, defineAsyncComponent } from 'vue';
+/** Versions of the list and its two prices side by side, by section or by item, as a table and as a picture. */
+import { computed, defineAsyncComponent, ref } from 'vue';
 import type { ReadingStyle } from '@sprell/core';
 import { readMoney, type RoundedAt } from '@sprell/core/quantities';
+import ChoiceBar from '../../ui/ChoiceBar.vue';
 import type { Quantities } from '../../job/quantities.ts';
 import { compared, differenceWords, waysOf } from './compared.ts';
 
 const CostChart = defineAsyncComponent(() => import('./CostChart.vue'));
 
 const props = defineProps<{ list: Quantities; style: ReadingStyle; roundedAt: RoundedAt }>();
-const emit = defineEmits<{ section: [id: string | undefined] }>();
-const now = computed(() => compared(props.list, waysOf(props.list), props.roundedAt));
+const emit = defineEmits<{ rows: [ids: readonly string[]] }>();
+const BY = [
+  ['section', 'By section'],
+  ['item', 'By item'],
+] as const;
+const by = ref<(typeof BY)[number][0]>('section');
+const now = computed(() => compared(props.list, waysOf(props.list), props.roundedAt, by.value));
 const money = (value: Parameters<typeof readMoney>[0]) => readMoney(value, props.style).text;
 </script>
 
 <template>
   <div class="compare" data-test="compare">
+    <ChoiceBar v-model="by" class="by" label="What costs are of" :choices="BY" test="by" />
     <div class="scroll" tabindex="0" aria-label="Costs side by side">
       <table>
         <thead>
           <tr>
-            <th scope="col">section</th>
+            <th scope="col">{{ by }}</th>
             <th v-for="way in now.ways" :key="way.id" scope="col" class="figure">{{ way.title }}</th>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="row in now.rows" :key="row.id ?? ''">
+          <tr v-for="row in now.rows" :key="row.key">
             <th scope="row">
-              <button type="button" :data-compared="row.title" @click="emit('section', row.id)">{{ row.title }}</button>
+              <button type="button" :data-compared="row.title" @click="emit('rows', row.rows)">{{ row.title }}</button>
             </th>
             <td v-for="(cost, at) in row.costs" :key="at" class="figure">
               {{ money(cost) }}
@@ -46,7 +53,7 @@ const money = (value: Parameters<typeof readMoney>[0]) => readMoney(value, props
         </tfoot>
       </table>
     </div>
-    <CostChart class="chart" :compared="now" :style @section="(id) => emit('section', id)" />
+    <CostChart class="chart" :compared="now" :style :by @rows="(ids) => emit('rows', ids)" />
   </div>
 </template>
 
@@ -58,6 +65,10 @@ const money = (value: Parameters<typeof readMoney>[0]) => readMoney(value, props
   padding: 8px 16px 24px;
   overflow-y: auto;
 }
+.by {
+  align-self: flex-start;
+}
+.by,
 .scroll,
 .chart {
   flex: none;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** What each section costs, in every way that is set side by side; a bar leads to its rows. The same figures stand in the table. */
+/** What each section or item costs, in every way that is set side by side; a bar leads to its rows. The same figures stand in the table. */
 import { BarElement, CategoryScale, Chart, Legend, LinearScale, Tooltip } from 'chart.js';
 import { computed, onMounted, ref } from 'vue';
 import { Bar } from 'vue-chartjs';
@@ -9,8 +9,8 @@ import type { Compared, Way } from './compared.ts';
 
 Chart.register(BarElement, CategoryScale, Legend, LinearScale, Tooltip);
 
-const props = defineProps<{ compared: Compared; style: ReadingStyle }>();
-const emit = defineEmits<{ section: [id: string | undefined] }>();
+const props = defineProps<{ compared: Compared; style: ReadingStyle; by: 'section' | 'item' }>();
+const emit = defineEmits<{ rows: [ids: readonly string[]] }>();
 
 const colours = ref({ bars: ['#1c4f8c'], ink: '#24272c', groove: '#d9c9a9' });
 onMounted(() => {
@@ -47,7 +47,7 @@ const options = computed(() => {
     indexAxis: 'y' as const,
     onClick: (_: unknown, hit: { index: number }[]) => {
       const row = hit[0] && props.compared.rows[hit[0].index];
-      if (row) emit('section', row.id);
+      if (row) emit('rows', row.rows);
     },
     plugins: {
       legend: { display: props.compared.ways.length > 1, labels: { color: ink, font, boxWidth: 14 } },
@@ -70,6 +70,6 @@ const options = computed(() => {
 
 <template>
   <div class="chart" :style="{ height: `${60 + compared.rows.length * (20 + 18 * compared.ways.length)}px` }">
-    <Bar :data :options role="img" aria-label="Cost by section; the same figures stand in the table" />
+    <Bar :data :options role="img" :aria-label="`Cost by ${by}; the same figures stand in the table`" />
   </div>
 </template>

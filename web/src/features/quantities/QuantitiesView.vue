@@ -2,7 +2,7 @@
 /** The take-off of the job: rows by section, each measured by what it is, and what all of them come to. */
 import { computed, defineAsyncComponent, markRaw, ref, useTemplateRef, watch } from 'vue';
 import { useEventListener, useMediaQuery } from '@vueuse/core';
-import { Columns3, Ellipsis, FolderPlus, Plus, Search, X } from 'lucide-vue-next';
+import { Columns3, Ellipsis, FolderPlus, PanelRight, Plus, Search, X } from 'lucide-vue-next';
 import { makeRational } from '@sprell/core';
 import { readMoney, type RoundedAt } from '@sprell/core/quantities';
 import ChoiceBar from '../../ui/ChoiceBar.vue';
@@ -13,6 +13,7 @@ import { useJob, useJobs } from '../../live/use-jobs.ts';
 import { useKept } from '../../live/use-kept.ts';
 import { Quantities } from '../../job/quantities.ts';
 import { ALWAYS, COLUMNS, shownIn, USUAL } from './columns.ts';
+import ChosenBar from './ChosenBar.vue';
 import ListSetUp from './ListSetUp.vue';
 import NameDialog from './NameDialog.vue';
 import RowCards from './RowCards.vue';
@@ -37,7 +38,18 @@ const VIEWS = [
 const view = ref<(typeof VIEWS)[number][0]>('list');
 const roundedAt = useKept<RoundedAt>(() => `quantities.rounded.${job.head?.id}`, 'row');
 const columnIds = useKept<string[]>('quantities.columns', USUAL);
-const columns = computed(() => COLUMNS.filter(({ id }) => ALWAYS.has(id) || columnIds.value.includes(id)));
+/** In pixels, where somebody wanted another width. */
+const widths = useKept<Record<string, number>>('quantities.widths', {});
+const columns = computed(() =>
+  COLUMNS.filter(({ id }) => ALWAYS.has(id) || columnIds.value.includes(id)).map((column) => ({
+    ...column,
+    width: widths.value[column.id] ?? column.width,
+  })),
+);
+function widen(id: string, width: number | undefined): void {
+  const { [id]: _usual, ...others } = widths.value;
+  widths.value = width === undefined ? others : { ...others, [id]: width };
+}
 
 const table = useTemplateRef<InstanceType<typeof RowTable>>('table');
 const shown: Shown = useShown(list, () => {
@@ -45,12 +57,13 @@ const shown: Shown = useShown(list, () => {
 });
 const { versions, versionNow, sought, isSearching, only, sortedBy, isWhole, ofVersion, sections, find, showAll } =
   shown;
-const { openId, newId, likely, add, write, remove, moveBy, act } = useRowActs(list, {
+const acts = useRowActs(list, {
   shown: () => shown,
   grid: () => grid,
   columns: () => columns.value,
   isPhone,
 });
+const { openId, newId, likely, add, write, remove, moveBy, act } = acts;
 const grid: Grid = useGrid({
   rows: () => shown.rows.value.map(({ id }) => id),
   columns: () => columns.value.map(({ id }) => id),
@@ -58,9 +71,25 @@ const grid: Grid = useGrid({
   act,
   show: (place) => table.value?.show(place),
 });
+/** On a phone rows are chosen once that is asked for. */
+const isChoosing = ref(false);
+const chosen = computed(() => [...grid.chosen.value]);
+const showsBar = computed(
+  () => view.value === 'list' && (isPhone.value ? isChoosing.value : chosen.value.length > 1) && !job.isReader,
+);
+function chooseNone(): void {
+  isChoosing.value = false;
+  grid.chooseNone();
+}
+/** On a desk the row of the cursor stands beside the table, unless somebody wants the table alone. */
+const showsRow = useKept('quantities.row-beside', true);
+function closeRow(): void {
+  openId.value = undefined;
+  if (!isPhone.value) showsRow.value = false;
+}
 /** The row beside the table: the one that the cursor stands in, or that was opened. */
 const openRow = computed(() => {
-  const id = isPhone.value ? openId.value : (openId.value ?? grid.at.value?.row);
+  const id = isPhone.value ? openId.value : showsRow.value ? (openId.value ?? grid.at.value?.row) : undefined;
   return view.value === 'list' ? list.rows.find((row) => row.id === id) : undefined;
 });
 /** The next row is measured as the one that was made last. */
@@ -104,10 +133,10 @@ function newSection(): void {
 const showsSetUp = ref(false);
 const ComparePanel = defineAsyncComponent(() => import('./ComparePanel.vue'));
 const OrderPanel = defineAsyncComponent(() => import('./OrderPanel.vue'));
-/** The rows of a section, from a picture or a table of costs. */
-function showSection(id: string | undefined): void {
+/** Rows behind a cost, from a picture or a table of costs. */
+function showRows(ids: readonly string[]): void {
   view.value = 'list';
-  only.value = new Set(list.sections.find((section) => section.id === id)?.rows.map((row) => row.id));
+  only.value = new Set(ids);
 }
 const ListOut = defineAsyncComponent(() => import('./ListOut.vue'));
 const showsOut = ref(false);
@@ -117,6 +146,7 @@ const block = ref<string>();
 /** What is wanted now and then. */
 const MORE = {
   'add-section': { title: 'New section', act: newSection, onPhone: true, onlyWriters: true },
+  choose: { title: 'Choose rows', act: () => (isChoosing.value = true), onPhone: true, onlyWriters: true },
   'from-elsewhere': { title: 'Paste or open rows', act: () => (block.value = ''), onPhone: false, onlyWriters: true },
   'list-out': { title: 'Save or print', act: () => (showsOut.value = true), onPhone: false, onlyWriters: false },
   'set-up': { title: 'Taxes and versions', act: () => (showsSetUp.value = true), onPhone: false, onlyWriters: true },
@@ -126,9 +156,14 @@ type MoreAct = keyof typeof MORE;
 useEventListener(window, 'paste', (event: ClipboardEvent) => {
   const isWriting = (event.target as HTMLElement).closest('input, textarea, [contenteditable]') !== null;
   const text = event.clipboardData?.getData('text/plain') ?? '';
-  if (isWriting || job.isReader || !/[\t\n]/.test(text.trim())) return;
+  if (isWriting || job.isReader || view.value !== 'list' || text.trim() === '') return;
+  const { value: place } = grid.at;
+  const row = list.rows.find(({ id }) => id === place?.row);
+  if (acts.isTaken(text)) acts.paste(place?.row);
+  else if (/[\t\n]/.test(text.trim())) block.value = text;
+  else if (row !== undefined && place !== undefined) write(row, place.column, text);
+  else return;
   event.preventDefault();
-  block.value = text;
 });
 </script>
 
@@ -137,13 +172,14 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
     <AppHead class="head" title="Quantities" />
     <div v-if="!isPhone || !openRow" class="tools" role="toolbar" aria-label="The list">
       <ChoiceBar v-model="view" label="What is shown" :choices="VIEWS" test="view" />
-      <PlainButton leading data-test="add-row" @click="add(sections.at(-1)?.id)"
+      <PlainButton v-if="view === 'list'" leading data-test="add-row" @click="add(sections.at(-1)?.id)"
         ><Plus :size="18" aria-hidden="true" />Row</PlainButton
       >
-      <PlainButton v-if="!isPhone" data-test="add-section" @click="newSection"
+      <PlainButton v-if="view === 'list' && !isPhone" data-test="add-section" @click="newSection"
         ><FolderPlus :size="18" aria-hidden="true" />Section</PlainButton
       >
       <PlainButton
+        v-if="view === 'list'"
         :aria-pressed="isSearching"
         aria-label="Find a row"
         title="Find a row"
@@ -152,7 +188,7 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
         ><Search :size="18" aria-hidden="true"
       /></PlainButton>
       <input
-        v-if="isSearching"
+        v-if="isSearching && view === 'list'"
         v-model="sought"
         class="find"
         type="search"
@@ -161,8 +197,21 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
         data-test="find-row"
         @keydown.esc="showAll"
       />
-      <ChoiceBar v-if="versionNow" v-model="versionNow" label="Version" :choices="versions" test="version" />
-      <el-popover v-if="!isPhone" trigger="click" :width="240" placement="bottom-end">
+      <ChoiceBar
+        v-if="versionNow && view !== 'compare'"
+        v-model="versionNow"
+        label="Version"
+        :choices="versions"
+        test="version"
+      />
+      <PlainButton
+        v-if="view === 'list' && !isPhone"
+        :aria-pressed="showsRow"
+        data-test="row-beside"
+        @click="showsRow = !showsRow"
+        ><PanelRight :size="18" aria-hidden="true" />Row details</PlainButton
+      >
+      <el-popover v-if="view === 'list' && !isPhone" trigger="click" :width="240" placement="bottom-end">
         <template #reference>
           <PlainButton data-test="columns"><Columns3 :size="18" aria-hidden="true" />Columns</PlainButton>
         </template>
@@ -188,7 +237,7 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
         </template>
       </el-dropdown>
     </div>
-    <p v-if="!isWhole" class="partly" role="status" data-test="partly">
+    <p v-if="!isWhole && view === 'list'" class="partly" role="status" data-test="partly">
       {{ shown.rows.value.length }} of {{ ofVersion.length }} rows are shown<template v-if="sortedBy"
         >, sorted by {{ COLUMNS.find(({ id }) => id === sortedBy?.column)?.title }}</template
       >. Totals are of all of them.
@@ -205,20 +254,15 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
       </p>
     </div>
     <OrderPanel v-if="view === 'order'" class="main" :list :version="versionNow" :style="job.style" />
-    <ComparePanel
-      v-else-if="view === 'compare'"
-      class="main"
-      :list
-      :style="job.style"
-      :rounded-at
-      @section="showSection"
-    />
+    <ComparePanel v-else-if="view === 'compare'" class="main" :list :style="job.style" :rounded-at @rows="showRows" />
     <RowCards
       v-else-if="isPhone && !openRow"
       class="main"
       :sections
       :style="job.style"
       :subtotal
+      :chosen="isChoosing ? grid.chosen.value : undefined"
+      @choose="grid.toggle"
       @open="(row) => ((newId = undefined), (openId = row.id))"
       @add="add"
       @rename-section="renameSection"
@@ -235,10 +279,12 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
       :style="job.style"
       :subtotal
       :is-whole
+      :is-cut="acts.isCut"
       @add="add"
       @write="write"
       @rename-section="renameSection"
       @sort="shown.sort"
+      @widen="widen"
       @drop="(id, section, before) => list.move([id], section, before)"
     />
     <RowPanel
@@ -249,11 +295,12 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
       :list
       :names
       :is-new="isPhone && newId === openRow.id"
-      @close="openId = undefined"
+      @close="closeRow"
       @move="(by) => openRow && moveBy([openRow.id], by)"
       @duplicate="openRow && list.duplicate([openRow.id])"
       @remove="openRow && remove([openRow.id])"
     />
+    <ChosenBar v-if="showsBar" class="chosen-bar" :chosen :list :acts @close="chooseNone" />
     <TotalsFoot
       class="totals"
       :totals
@@ -346,6 +393,13 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
 .totals {
   grid-area: totals;
 }
+.chosen-bar {
+  z-index: 6;
+  grid-area: main;
+  align-self: end;
+  justify-self: center;
+  margin: 0 12px 10px;
+}
 .choices {
   display: flex;
   flex-direction: column;
@@ -365,9 +419,15 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
   .main {
     flex: 1;
   }
-  .totals {
+  .totals,
+  .chosen-bar {
     position: sticky;
     bottom: 0;
+  }
+  .chosen-bar {
+    z-index: 7;
+    align-self: stretch;
+    margin: 0;
   }
 }
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The take-off on a phone: a card for each row. */
-import { Plus } from 'lucide-vue-next';
+import { Plus, Square, SquareCheck } from 'lucide-vue-next';
 import type { ReadingStyle } from '@sprell/core';
 import { rowSays } from '@sprell/core/quantities';
 import SizeText from '../../ui/SizeText.vue';
@@ -11,8 +11,15 @@ const props = defineProps<{
   sections: readonly JobSection[];
   style: ReadingStyle;
   subtotal: (section: string | undefined) => string;
+  /** While rows are chosen: those that are. */
+  chosen: ReadonlySet<string> | undefined;
 }>();
-const emit = defineEmits<{ open: [row: JobRow]; add: [section: string | undefined]; renameSection: [id: string] }>();
+const emit = defineEmits<{
+  open: [row: JobRow];
+  choose: [id: string];
+  add: [section: string | undefined];
+  renameSection: [id: string];
+}>();
 const made = (row: JobRow) => rowSays(row.worked, props.style)[0] ?? '';
 const isWrong = (row: JobRow) => Object.keys(row.worked.issues).length > 0;
 </script>
@@ -27,8 +34,21 @@ const isWrong = (row: JobRow) => Object.keys(row.worked.issues).length > 0;
       </h2>
       <ul>
         <li v-for="row in section.rows" :key="row.id" :class="{ out: row.item.leftOut, wrong: isWrong(row) }">
-          <button type="button" :data-card="row.item.name" @click="emit('open', row)">
-            <span class="name">{{ row.item.name || 'A row without a name' }}</span>
+          <button
+            type="button"
+            :data-card="row.item.name"
+            :aria-pressed="chosen?.has(row.id)"
+            @click="chosen ? emit('choose', row.id) : emit('open', row)"
+          >
+            <span class="name"
+              ><component
+                :is="chosen?.has(row.id) ? SquareCheck : Square"
+                v-if="chosen"
+                :size="20"
+                aria-hidden="true"
+                class="tick"
+              />{{ row.item.name || 'A row without a name' }}</span
+            >
             <span class="cost">{{ shownIn(row, 'cost', style) }}</span>
             <span class="made"
               ><SizeText :text="isWrong(row) && made(row) === '' ? 'needs mending' : made(row)"
@@ -87,6 +107,13 @@ li button {
 }
 .name {
   font-weight: 600;
+}
+.tick {
+  margin-right: 8px;
+  vertical-align: -4px;
+}
+[aria-pressed='true'] {
+  background: var(--chalk-wash);
 }
 .cost {
   font: 600 20px/1.2 var(--figures);

@@ -2,13 +2,16 @@
 /** One row with everything that it says, how it was worked out, and what a second look finds. */
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { ArrowDown, ArrowUp, Copy, Trash2, X } from 'lucide-vue-next';
-import { isMetric } from '@sprell/core';
+import { equalValue, isMetric } from '@sprell/core';
 import {
   ABOUT_MEASURES,
   countsIn,
   MEASURES,
   PRICE_UNITS,
   priceUnitsFor,
+  readMoney,
+  readRowQuantity,
+  rowEntry,
   rowSays,
   type CellName,
 } from '@sprell/core/quantities';
@@ -19,6 +22,10 @@ import SizeText from '../../ui/SizeText.vue';
 import TextField from '../../ui/TextField.vue';
 import { useJob } from '../../live/use-jobs.ts';
 import type { NamedMark } from '../../parts/entry/suggestions.ts';
+import AtHand from '../../parts/field/AtHand.vue';
+import { useAtHand } from '../../parts/field/use-at-hand.ts';
+import { useOwnKeys } from '../../live/own-keys.ts';
+import ResultUses from '../../parts/result/ResultUses.vue';
 import type { JobRow, Quantities, RowFields } from '../../job/quantities.ts';
 import CellField from './CellField.vue';
 
@@ -47,6 +54,27 @@ const REST: readonly CellName[] = ['less', 'waste', 'pack', 'other'];
 const counting = (cells: readonly CellName[]) => cells.filter((cell) => countsIn(props.row.item.measure, cell));
 
 const says = computed(() => rowSays(props.row.worked, job.style));
+/** What can go to the slate, to the story stick and to other programs. */
+const results = computed(() => {
+  const { worked } = props.row;
+  const { quantity, ordered, price } = worked;
+  const amounts = [
+    ['quantity', quantity],
+    ['to order', ordered && quantity && equalValue(ordered.value, quantity.value) ? undefined : ordered],
+  ] as const;
+  return [
+    ...amounts.flatMap(([title, amount]) => {
+      if (amount === undefined) return [];
+      const { text, plain } = readRowQuantity(worked, amount, job.style);
+      return [{ title, reads: text, plain, entry: rowEntry(worked, amount, job.style) }];
+    }),
+    ...(price === undefined ? [] : [costResult(price)]),
+  ];
+});
+function costResult({ billed }: NonNullable<JobRow['worked']['price']>) {
+  const { text, plain } = readMoney(billed.cost, job.style);
+  return { title: 'cost', reads: text, plain, entry: plain };
+}
 const hints = computed(() => props.list.hints(props.row));
 const users = computed(() => props.list.usersOf(props.row.id));
 const measures = MEASURES.map((measure) => [measure, ABOUT_MEASURES[measure].title] as const);
@@ -65,6 +93,10 @@ const inVersions = computed({
   get: () => [...props.row.item.versions],
   set: (now: string[]) => write({ versions: now }),
 });
+
+const use = useAtHand();
+/** They stand above the keys there. */
+const ownKeys = useOwnKeys();
 
 const panel = useTemplateRef<HTMLElement>('panel');
 /** A new row is given its count first; what it is called can come with what it costs. */
@@ -114,6 +146,13 @@ watch(
     <section v-if="says.length > 0" class="says" aria-label="How it was worked out" data-test="row-says">
       <p v-for="line in says" :key="line"><SizeText :text="line" /></p>
     </section>
+    <ul v-if="results.length > 0" class="results" aria-label="What comes of it">
+      <li v-for="one in results" :key="one.title" :data-result="one.title">
+        <span class="what">{{ one.title }}</span>
+        <SizeText class="reads" :text="one.reads" />
+        <ResultUses :name="`${row.item.name || 'row'} ${one.title}`" :entry="() => one.entry" :plain="one.plain" />
+      </li>
+    </ul>
     <ul v-if="hints.length > 0" class="hints" aria-label="Worth a second look" data-test="row-hints">
       <li v-for="hint in hints" :key="hint.says">
         <SizeText :text="hint.says" />
@@ -124,6 +163,7 @@ watch(
     </ul>
     <p v-if="users.length > 0" class="users">Used by {{ users.join(', ') }}.</p>
 
+    <AtHand v-if="!ownKeys" @use="use" />
     <div class="two">
       <CellField v-for="cell in counting(REST)" :key="`${row.id} ${cell}`" :row :cell :list :names />
     </div>
@@ -217,6 +257,24 @@ header > :first-child {
 .says p {
   margin: 0;
   font: 500 18px/1.35 var(--figures);
+}
+.results {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+.results li {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  border-bottom: 1px solid var(--groove);
+}
+.what {
+  flex: 1;
+  color: var(--ink-soft);
+}
+.reads {
+  font: 600 19px/1.2 var(--figures);
 }
 .hints {
   display: flex;

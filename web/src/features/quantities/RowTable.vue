@@ -25,12 +25,16 @@ const props = defineProps<{
   subtotal: (section: string | undefined) => string;
   /** Rows can be put in and moved: nothing is sorted or looked for. */
   isWhole: boolean;
+  /** It was cut, and is moved when it is pasted. */
+  isCut: (rowId: string) => boolean;
 }>();
 const emit = defineEmits<{
   add: [section: string | undefined];
   write: [row: JobRow, column: string, text: string];
   renameSection: [id: string];
   sort: [column: string];
+  /** A column is so many pixels wide, or as it usually is. */
+  widen: [column: string, width: number | undefined];
   /** A row was dragged before another, or to the end of a section. */
   drop: [rowId: string, section: string | undefined, beforeId: string | undefined];
 }>();
@@ -73,6 +77,10 @@ const template = computed(
 );
 const width = computed(() => 28 + props.columns.reduce((sum, column) => sum + column.width, 0));
 
+function goTo(event: MouseEvent, row: string, column: string): void {
+  if (event.ctrlKey || event.metaKey) props.grid.toggle(row);
+  else props.grid.goTo({ row, column }, event.shiftKey);
+}
 /** Brings a cell into view and gives it the focus. */
 function show({ row, column }: Place): void {
   const index = items.value.findIndex(({ key }) => key === row);
@@ -119,6 +127,20 @@ function keep(row: JobRow, column: Column, text: string, to: 'stay' | 'down'): v
   emit('write', row, column.id, text);
   if (props.grid.editing.value?.row === row.id && props.grid.editing.value.column === column.id) props.grid.leave(to);
 }
+/** A column while its edge is dragged. */
+let widening: { readonly id: string; readonly from: number; readonly width: number } | undefined;
+function beginWidening(event: PointerEvent, { id, width: now }: Column): void {
+  (event.target as HTMLElement).setPointerCapture(event.pointerId);
+  widening = { id, from: event.clientX, width: now };
+}
+function widen({ clientX }: PointerEvent): void {
+  if (widening === undefined) return;
+  emit('widen', widening.id, Math.max(NARROWEST, Math.round(widening.width + clientX - widening.from)));
+}
+function endWidening(): void {
+  widening = undefined;
+}
+const NARROWEST = 48;
 let dragged: string | undefined;
 function dropOn(item: Item): void {
   const id = dragged;
@@ -148,6 +170,15 @@ function dropOn(item: Item): void {
           <button type="button" tabindex="-1" :data-sort="column.id" @click="emit('sort', column.id)">
             {{ column.title }}
           </button>
+          <span
+            class="edge"
+            :title="`Drag to make ${column.title} wider, double-click for its usual width`"
+            :data-edge="column.id"
+            @pointerdown.prevent="beginWidening($event, column)"
+            @pointermove="widen"
+            @pointerup="endWidening"
+            @dblclick="emit('widen', column.id, undefined)"
+          ></span>
         </span>
       </div>
       <template v-for="{ item, start, index } in drawn" :key="item.key">
@@ -179,7 +210,7 @@ function dropOn(item: Item): void {
         <div
           v-else-if="item.kind === 'row'"
           class="row"
-          :class="{ chosen: grid.chosen.value.has(item.row.id), out: item.row.item.leftOut }"
+          :class="{ chosen: grid.chosen.value.has(item.row.id), out: item.row.item.leftOut, cut: isCut(item.row.id) }"
           role="row"
           :aria-rowindex="index + 2"
           :aria-selected="grid.chosen.value.has(item.row.id)"
@@ -191,7 +222,9 @@ function dropOn(item: Item): void {
           <span
             class="grip"
             :draggable="isWhole"
-            title="Drag to move"
+            title="Drag to move, touch to choose"
+            data-test="grip"
+            @click="grid.toggle(item.row.id)"
             @dragstart="dragged = item.row.id"
             @dragend="dragged = undefined"
             ><GripVertical :size="16" aria-hidden="true"
@@ -214,7 +247,7 @@ function dropOn(item: Item): void {
             :aria-label="named(item.row, column)"
             :data-cell="`${item.row.id} ${column.id}`"
             :data-column="column.id"
-            @click="grid.goTo({ row: item.row.id, column: column.id }, $event.shiftKey)"
+            @click="goTo($event, item.row.id, column.id)"
             @dblclick="grid.edit({ row: item.row.id, column: column.id })"
             @focus="isAt(item.row, column) || grid.goTo({ row: item.row.id, column: column.id })"
           >
@@ -296,6 +329,24 @@ function dropOn(item: Item): void {
   border-bottom: 2px solid var(--ink);
   background: var(--ground);
 }
+.head > span {
+  position: relative;
+  min-width: 0;
+}
+.edge {
+  position: absolute;
+  z-index: 1;
+  top: 0;
+  right: -6px;
+  width: 12px;
+  height: 100%;
+  cursor: col-resize;
+  touch-action: none;
+}
+.edge:hover {
+  border-right: 2px solid var(--chalk);
+  right: 0;
+}
 .head button {
   width: 100%;
   height: 100%;
@@ -305,6 +356,9 @@ function dropOn(item: Item): void {
   color: var(--ink-soft);
   font-size: 15px;
   text-align: inherit;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
   cursor: pointer;
 }
 .section {
@@ -383,6 +437,9 @@ function dropOn(item: Item): void {
 .out .cell {
   color: var(--ink-soft);
   text-decoration: line-through;
+}
+.cut {
+  opacity: 0.5;
 }
 .grip {
   display: grid;

@@ -1,7 +1,9 @@
 import Papa from 'papaparse';
 import { fromHeads, planOfBlock, readBlock, type BlockPlan, type BlockRow } from '@sprell/core/quantities';
 import { describeIssue, EMPTY_SCOPE, type BareUnit, type Quantity, type ReadingStyle, type Scope } from '@sprell/core';
-import { isWorkbook, sheetsOf } from './xlsx-table.ts';
+import { isWorkbook, sheetsOf, type BlockRefusal } from './xlsx-table.ts';
+
+export type { BlockRefusal };
 
 /** Most that is read of a table: a job holds as many rows, and no list is that wide. */
 export const MOST_ROWS = 10_000;
@@ -10,11 +12,6 @@ export const MOST_COLUMNS = 200;
 export const MOST_BYTES = 20_000_000;
 
 const LARGE = 'That is larger than a list of materials can be; take a part of it.';
-
-/** Why a table cannot be read at all: a sentence with a way out. */
-export interface BlockRefusal {
-  readonly refused: string;
-}
 
 export interface BlockTable {
   readonly cells: readonly (readonly string[])[];

@@ -34,7 +34,7 @@ async function recomputed(bytes: Uint8Array) {
   const sheet = book.worksheets[0] as ExcelJS.Worksheet;
   const valueAt = (row: number, col: number): unknown => {
     const cell = sheet.getCell(row, col);
-    return cell.formula === undefined ? cell.value : cell.result;
+    return cell.type === ExcelJS.ValueType.Formula ? cell.result : cell.value;
   };
   const parser = new Parser({
     onCell: ({ row, col }) => valueAt(row, col),
@@ -47,7 +47,7 @@ async function recomputed(bytes: Uint8Array) {
   sheet.eachRow((row) => {
     row.eachCell((cell) => {
       const { formula, address: at, result: wrote } = cell;
-      if (formula === undefined) return;
+      if (cell.type !== ExcelJS.ValueType.Formula) return;
       const inner = /^ROUND\((?<inner>.*),2\)$/.exec(formula)?.groups?.['inner'];
       const place = { row: Number(cell.row), col: Number(cell.col), sheet: sheet.name };
       cells.push({ at, wrote, value: parser.parse(inner ?? formula, place), coin: inner === undefined ? 0 : 0.005 });

@@ -36,6 +36,9 @@ export interface Grid {
   readonly editing: Ref<(Place & { readonly begun: string | undefined }) | undefined>;
   readonly chosen: ComputedRef<ReadonlySet<string>>;
   readonly goTo: (place: Place, extends_?: boolean) => void;
+  /** Chooses a row beside those that are chosen, or leaves it out of them. */
+  readonly toggle: (row: string) => void;
+  readonly chooseNone: () => void;
   readonly edit: (place: Place, begun?: string) => void;
   /** Writing ends, and the cursor goes on. */
   readonly leave: (to: 'stay' | 'down' | 'right' | 'left') => void;
@@ -54,8 +57,13 @@ export function useGrid(of: GridOf): Grid {
   /** The other end of what is chosen. */
   const anchor = ref<string>();
 
+  /** Rows that were chosen one by one; else they are those between both ends. */
+  const picked = ref<ReadonlySet<string>>();
+
   const chosen = computed<ReadonlySet<string>>(() => {
     const rows = of.rows();
+    const { value: each } = picked;
+    if (each !== undefined) return new Set(rows.filter((id) => each.has(id)));
     const [one, other] = [rows.indexOf(anchor.value ?? ''), rows.indexOf(at.value?.row ?? '')];
     if (other < 0) return new Set();
     const [first, last] = one < 0 ? [other, other] : [Math.min(one, other), Math.max(one, other)];
@@ -64,8 +72,18 @@ export function useGrid(of: GridOf): Grid {
 
   function goTo(place: Place, extend = false): void {
     if (!extend) anchor.value = place.row;
+    picked.value = undefined;
     at.value = place;
     void nextTick(() => of.show(place));
+  }
+  function toggle(row: string): void {
+    const now = new Set(picked.value ?? (chosen.value.size > 1 ? chosen.value : []));
+    if (!now.delete(row)) now.add(row);
+    picked.value = now;
+  }
+  function chooseNone(): void {
+    picked.value = undefined;
+    anchor.value = at.value?.row;
   }
   function edit(place: Place, begun?: string): void {
     if (!of.canEdit(place)) return;
@@ -144,6 +162,7 @@ export function useGrid(of: GridOf): Grid {
     const step = steps[key];
     const isLetter = key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey;
     if (step !== undefined) move(place, ...step, shiftKey);
+    else if (key === 'Escape' && chosen.value.size > 1) chooseNone();
     else if (key === 'Tab') {
       if (!tab(place, shiftKey ? -1 : 1)) return;
     } else if (key === 'Enter' || key === 'F2') edit(place);
@@ -152,7 +171,7 @@ export function useGrid(of: GridOf): Grid {
     event.preventDefault();
   }
 
-  return { at, editing, chosen, goTo, edit, leave, byKey };
+  return { at, editing, chosen, goTo, toggle, chooseNone, edit, leave, byKey };
 }
 
 /** More than there are columns. */

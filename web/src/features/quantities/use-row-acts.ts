@@ -1,7 +1,8 @@
 import { useClipboard } from '@vueuse/core';
-import { nextTick, ref, type Ref } from 'vue';
+import { nextTick, ref, shallowRef, type Ref } from 'vue';
 import { isMetric } from '@sprell/core';
 import { priceUnitsFor, type Measure } from '@sprell/core/quantities';
+import { say } from '../../ui/say.ts';
 import { useJob } from '../../live/use-jobs.ts';
 import { useKept } from '../../live/use-kept.ts';
 import type { JobRow, JobSection, Quantities, RowFields } from '../../job/quantities.ts';
@@ -81,11 +82,51 @@ export function useRowActs(
     const place = on.grid().at.value;
     if (place) on.grid().goTo(place, true);
   }
+  /** Rows that were copied or cut, as they were then; their text is on the clipboard for another program. */
+  const taken = shallowRef<{
+    readonly text: string;
+    readonly job: string | undefined;
+    readonly rows: readonly JobRow[];
+    readonly isCut: boolean;
+  }>();
+  const isCut = (id: string): boolean => taken.value?.isCut === true && taken.value.rows.some((row) => row.id === id);
   /** As text in columns, so that another table takes it. */
-  function copy(ids: readonly string[]): void {
-    const wanted = on.shown().rows.value.filter(({ id }) => ids.includes(id));
+  async function copy(ids: readonly string[], cuts = false): Promise<void> {
+    const rows = on.shown().rows.value.filter(({ id }) => ids.includes(id));
     const line = (row: JobRow) => on.columns().map(({ id }) => shownIn(row, id, job.style));
-    void clipboard.copy(wanted.map((row) => line(row).join('\t')).join('\n'));
+    const text = rows.map((row) => line(row).join('\t')).join('\n');
+    taken.value = { text, job: job.head?.id, rows, isCut: cuts };
+    await clipboard.copy(text);
+    const many = rows.length === 1 ? '1 row' : `${rows.length} rows`;
+    void say(cuts ? `${many} cut: paste to move them` : `${many} copied`);
+  }
+  /** Whether a text from the clipboard is that of the rows that were copied or cut here. */
+  const isTaken = (text: string): boolean => taken.value?.text === text.replace(/\r\n/g, '\n').replace(/\n$/, '');
+  /** What was cut is moved behind a row, what was copied is put there again; at the end where there is none. */
+  function paste(behindId: string | undefined): void {
+    const { value: now } = taken;
+    if (now === undefined) return;
+    const behind = list.rows.find(({ id }) => id === behindId) ?? list.rows.at(-1);
+    const section = behind?.item.section ?? null;
+    const isHere = now.job === job.head?.id;
+    const there = isHere ? now.rows.filter(({ id }) => list.rows.some((row) => row.id === id)) : [];
+    if (now.isCut && there.length > 0) {
+      const ids = there.map(({ id }) => id);
+      const rows = list.sections.find(({ id }) => id === (section ?? undefined))?.rows ?? [];
+      const next = rows.slice(rows.findIndex(({ id }) => id === behind?.id) + 1).find(({ id }) => !ids.includes(id));
+      list.move(ids, section ?? undefined, next?.id);
+      taken.value = undefined;
+      return;
+    }
+    const given = now.rows.map(
+      ({ cells, item: { name, measure, per, cutWhole, supplier, note, leftOut, tax, versions } }) => ({
+        ...{ name, measure, per, cutWhole, supplier, note, leftOut, section },
+        ...(isHere ? { tax, versions } : {}),
+        ...cells,
+      }),
+    );
+    const [first] = list.addAll(given, behind?.id);
+    if (first !== undefined && !on.isPhone.value) on.grid().goTo({ row: first, column: 'name' });
   }
 
   function act(what: GridAct, rows: readonly string[], place: Place): void {
@@ -108,14 +149,11 @@ export function useRowActs(
       delete: () => remove(rows),
       up: () => moveBy(rows, -1),
       down: () => moveBy(rows, 1),
-      copy: () => copy(rows),
-      cut: () => {
-        copy(rows);
-        remove(rows);
-      },
+      copy: () => void copy(rows),
+      cut: () => void copy(rows, true),
       find: () => void on.shown().find(),
     };
     acts[what]();
   }
-  return { openId, newId, likely, add, write, remove, moveBy, act };
+  return { openId, newId, likely, add, write, remove, moveBy, act, copy, paste, isTaken, isCut, taken };
 }

@@ -1,7 +1,11 @@
 /** Tables of XLSX files, read within bounds. */
 import { unzipSync, zipSync } from 'fflate';
 import readXlsxFile from 'read-excel-file/universal';
-import type { BlockRefusal } from './block-table.ts';
+
+/** Why a table cannot be read at all: a sentence with a way out. */
+export interface BlockRefusal {
+  readonly refused: string;
+}
 
 /** A sheet of a file, its cells as text. */
 export interface ReadSheet {
