@@ -66,7 +66,7 @@ const webFeatures = {
   quantities: [],
   account: [],
   comfort: [],
-  help: [],
+  help: ['quantities'],
 };
 const serverFeatures = {
   mail: [],

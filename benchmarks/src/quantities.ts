@@ -1,7 +1,21 @@
-/** How fast is a take-off of 1,000 rows with three references each? All of it with its totals, one edit, 5,000 pasted rows. */
+/**
+ * How fast is a take-off of 1,000 rows with three references each? All of it with its totals, one edit, the list as XLSX and on
+ * paper; and 5,000 pasted rows.
+ */
 import { performance } from 'node:perf_hooks';
-import { CELLS, planOfBlock, readBlock, TakeOff, totalsOf, type TakeOffRow } from '../../core/src/quantities/index.ts';
-import { describeIssue, Slate } from '../../core/src/index.ts';
+import {
+  CELLS,
+  listSheets,
+  planOfBlock,
+  readBlock,
+  TakeOff,
+  totalsOf,
+  workbookOf,
+  type TakeOffRow,
+  type WrittenList,
+} from '../../core/src/quantities/index.ts';
+import { DEFAULT_STYLE, describeIssue, Slate } from '../../core/src/index.ts';
+import { xlsxOf } from '../../web/src/features/quantities/list-files.ts';
 
 const ROWS = 1000;
 const NO_CELLS = Object.fromEntries(CELLS.map((cell) => [cell, ''])) as TakeOffRow['cells'];
@@ -69,6 +83,34 @@ print(
     list.put(row(at, `${1 + (n % 8)}`));
     total();
   }),
+);
+const written: WrittenList = {
+  title: 'Benchmark',
+  subtitle: '',
+  sections: Array.from({ length: 12 }, (_, n) => ({
+    id: `s${n}`,
+    name: `Section ${n}`,
+    rows: [...list.rows()]
+      .filter((worked) => worked.row.section === `s${n}`)
+      .map((worked) => ({ worked, item: `Board ${worked.row.id}`, supplier: 'Wrenfield Timber', note: '' })),
+  })),
+  taxes: taxes.map((tax) => ({ ...tax, name: 'sales tax' })),
+  totals: total(),
+  roundedAt: 'row',
+  style: DEFAULT_STYLE,
+};
+const files: number[] = [];
+for (let n = 0; n < 6; n += 1) {
+  const start = performance.now();
+  const bytes = await xlsxOf(workbookOf(written));
+  if (bytes.length < 10_000) throw new Error('The file is empty.');
+  files.push(performance.now() - start);
+}
+files.sort((a, b) => a - b);
+print(`${ROWS} rows as XLSX`, { median: files[3] as number, most: files[5] as number });
+print(
+  `${ROWS} rows on sheets of paper`,
+  times(6, () => void listSheets(written, 'a4')),
 );
 const HEAD = ['item', 'qty', 'unit', 'length', 'width', 'unit price', 'supplier'];
 const table = [

@@ -1,14 +1,16 @@
 /// <reference lib="dom" />
 /**
- * The bench in a browser: from a key to the painted reading with the processor slowed four times, on a job of 1,000 lines;
+ * The bench, and a cell of a list, in a browser: from a key to the painted reading with the processor slowed four times, on a job of 1,000 lines;
  * the first load over a slow mobile network; the size of the first screen's script.
  */
 import { fileURLToPath } from 'node:url';
 import { PredefinedNetworkConditions, type Browser, type CDPSession, type Page } from 'puppeteer-core';
 import { build } from 'vite';
+import { NEW_ITEM } from '../../contract/src/index.ts';
 import { anId, ask, launch, share, spread, startApplication } from './application.ts';
 
 const LINES = 1000;
+const ROWS = 1000;
 const SLOWED = 4;
 /** What is typed, key by key: sizes, fractions, lines of the job, an error on the way. */
 const TYPED = [
@@ -43,6 +45,29 @@ async function fillJob(page: Page): Promise<string> {
     await ask(page, `/api/jobs/${job.id}/changes`, { changes: adds.slice(at, at + 200) });
   }
   return job.id;
+}
+
+/** Rows of the list of quantities: each names a line of the job, and has a price. */
+async function fillList(page: Page, jobId: string): Promise<void> {
+  const adds = Array.from({ length: ROWS }, (_, n) => ({
+    id: anId(),
+    kind: 'thing.add',
+    of: 'item',
+    thingId: anId(),
+    content: {
+      ...NEW_ITEM,
+      name: `Board ${n}`,
+      measure: 'run',
+      count: `${(n % 9) + 1}`,
+      length: `${(n % 14) + 6}' ${n % 12} 5/8"`,
+      waste: '8%',
+      price: '$3.85',
+      per: 'ft',
+      position: `b${n.toString(36).padStart(4, '0')}V`,
+    },
+  }));
+  for (let at = 0; at < adds.length; at += 200)
+    await ask(page, `/api/jobs/${jobId}/changes`, { changes: adds.slice(at, at + 200) });
 }
 
 interface TraceEvent {
@@ -186,27 +211,47 @@ try {
   const floorPage = await browser.newPage();
   const stack = await browser.newPage();
   const page = await browser.newPage();
+  const list = await browser.newPage();
   const pages = [
     { page: floorPage, entry: '#entry', says: 'a bare page that says the text again', times: [] as number[] },
     { page: stack, entry: '.cm-content', says: 'a page of the editor and Vue alone', times: [] as number[] },
     { page, entry: '.hand [data-test=entry]', says: `the bench, ${LINES} lines`, times: [] as number[] },
+    { page: list, entry: '.editor input', says: `a cell of a list of ${ROWS} rows`, times: [] as number[] },
   ];
   for (const one of pages) await one.page.setViewport({ width: 1280, height: 800 });
   await floorPage.setContent(FLOOR);
   await stack.setContent(await stackPage());
+  // A page behind another is not drawn.
+  await page.bringToFront();
   await page.goto(address);
   await page.waitForSelector('[data-line]');
-  await fillJob(page);
+  const jobId = await fillJob(page);
+  await fillList(page, jobId);
   await page.reload();
   await page.waitForSelector(`[data-line="${LINES}"]`);
   await page.waitForSelector('.hand .cm-content');
+  await list.bringToFront();
+  await list.goto(`${address}/quantities`);
+  await list.waitForSelector('[data-item]');
+  await list.waitForFunction(
+    (rows) => Number.parseInt(document.querySelector('[data-test=totals] .notes')?.textContent ?? '') >= rows,
+    {},
+    ROWS,
+  );
   // In turn, so that what else the machine does falls on all.
   for (let round = 0; round < 2; round += 1)
     for (const one of pages) {
       await one.page.bringToFront();
+      // A cell is left when another page comes to the front.
+      if (one.page === list) {
+        await list.click('[data-item] [data-column=length]');
+        await list.keyboard.press('F2');
+        await list.waitForSelector(one.entry);
+      }
       one.times.push(...(await keyToReading(one.page, one.entry)));
     }
   const [floorHalf, floorMost] = spread(pages[0]?.times ?? []);
+  const [benchHalf] = spread(pages[2]?.times ?? []);
   console.log(`\nA key, to its painted reading: the processor slowed ${SLOWED} times (a frame is 16.7 ms)`);
   for (const { says, times } of pages) {
     const [half, most] = spread(times);
@@ -215,6 +260,8 @@ try {
       `  ${says}: ${times.length} keys, half within ${half.toFixed(1)} ms, 95 % within ${most.toFixed(1)} ms, ${ratio}`,
     );
   }
+  const [cellHalf] = spread(pages[3]?.times ?? []);
+  console.log(`  a key in the cell takes ${(cellHalf / benchHalf).toFixed(2)} times the same key on the bench`);
   for (const one of pages) await one.page.close();
 
   const loads: FirstLoad[] = [];

@@ -4,7 +4,15 @@ import type { BareUnit } from '../bare/bare-numbers.ts';
 import { EMPTY_SCOPE, type Scope } from '../evaluate/scope.ts';
 import { DEFAULT_STYLE, isMetric, type ReadingStyle } from '../reading/style.ts';
 import { AREA, LENGTH, MASS, PLAIN, TIME, VOLUME, type Dimension } from '../units/dimension.ts';
-import { CELLS, priceUnitsFor, PRICE_UNITS, type CellName, type Measure, type PriceUnit } from './measure.ts';
+import {
+  CELLS,
+  priceUnitsFor,
+  PRICE_UNIT_IDS,
+  PRICE_UNITS,
+  type CellName,
+  type Measure,
+  type PriceUnit,
+} from './measure.ts';
 import { nominalSection } from './nominal.ts';
 
 /** What a column of a table from elsewhere holds. */
@@ -376,13 +384,17 @@ const SPELLED: Readonly<Record<string, PriceUnit>> = {
   tons: 'ton',
 };
 
+const BY_WORDS: ReadonlyMap<string, PriceUnit> = new Map(
+  PRICE_UNIT_IDS.map((id) => [PRICE_UNITS[id].says.replace(/^(a |\/)/, ''), id]),
+);
+
 /** What a price is for, by the words for it or the unit beside the amount; undefined where they do not say. */
 function perOf(words: string, measure: Measure, style: ReadingStyle): PriceUnit | undefined {
   const units = priceUnitsFor(measure, isMetric(style.length));
   const word = words.toLowerCase().replace(/^(a|per|\/) */, '');
   const written = WRITTEN[word.replace(/\./g, '').trim()] ?? word;
-  const says = (id: PriceUnit) => PRICE_UNITS[id].says.replace(/^(a |\/)/, '') === written;
-  const own = SPELLED[written] ?? units.find(says) ?? (written in PRICE_UNITS ? (written as PriceUnit) : undefined);
+  const own =
+    SPELLED[written] ?? BY_WORDS.get(written) ?? (written in PRICE_UNITS ? (written as PriceUnit) : undefined);
   return own !== undefined && units.includes(own) ? own : undefined;
 }
 const likeliest = (measure: Measure, style: ReadingStyle): PriceUnit =>

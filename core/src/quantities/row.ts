@@ -21,6 +21,7 @@ import {
   ABOUT_MEASURES,
   CELLS,
   countsIn,
+  MEASURES,
   PRICE_UNITS,
   type AboutMeasure,
   type CellName,
@@ -102,6 +103,11 @@ export interface ReadCell {
   /** What it comes to in every scope, where it names nothing. */
   readonly result?: ReturnType<typeof evaluate> | undefined;
 }
+
+/** The cells that count, by measure. */
+const COUNTING = Object.fromEntries(
+  MEASURES.map((measure) => [measure, CELLS.filter((cell) => countsIn(measure, cell))]),
+) as unknown as Readonly<Record<Measure, readonly CellName[]>>;
 
 const ONE = makeRational(1);
 const NOWHERE = { start: 0, end: 0 };
@@ -187,9 +193,9 @@ class RowInWork {
   }
 
   readCells(scope: Scope): void {
-    for (const cell of CELLS) {
+    for (const cell of COUNTING[this.#row.measure]) {
       const source = this.#row.cells[cell];
-      if (this.#isEmpty(cell) || !countsIn(this.#row.measure, cell)) continue;
+      if (this.#isEmpty(cell)) continue;
       const { folded, issue, result: fixed } = this.#read(source);
       const result = fixed ?? (folded && evaluate(folded, scope));
       if (result === undefined) this.#refuse(cell, issue ?? makeIssue('entry.empty', whole(source), {}));
@@ -200,7 +206,8 @@ class RowInWork {
   }
 
   #isEmpty(cell: CellName): boolean {
-    return this.#row.cells[cell].trim() === '';
+    const source = this.#row.cells[cell];
+    return source === '' || source.trim() === '';
   }
   #called(cell: CellName): string {
     return cellName(cell, this.#row.measure);
@@ -236,16 +243,18 @@ class RowInWork {
   /** What one piece measures: the product of the sizes that are given. */
   piece(): Quantity | undefined {
     const { sizes, dimension: wanted } = this.#about;
-    const given = sizes.flatMap((cell) => this.cells[cell] ?? []);
-    if (given.length + sizes.filter((cell) => this.#isEmpty(cell)).length < sizes.length) return undefined;
-    const made = given.reduce<Quantity>(
-      (all, { value, dimension }) => ({
-        value: multiplyValue(all.value, value),
-        dimension: all.dimension + dimension,
-      }),
-      { value: ONE, dimension: PLAIN },
-    );
     if (sizes.length === 0) return undefined;
+    let made: Quantity | undefined;
+    for (const cell of sizes) {
+      const size = this.cells[cell];
+      if (size === undefined && !this.#isEmpty(cell)) return undefined;
+      if (size !== undefined)
+        made =
+          made === undefined
+            ? size
+            : { value: multiplyValue(made.value, size.value), dimension: made.dimension + size.dimension };
+    }
+    made ??= { value: ONE, dimension: PLAIN };
     if (made.dimension === wanted && signOfValue(made.value) > 0) return made;
     this.#refuseSizes(made);
     return undefined;

@@ -34,6 +34,17 @@ describe('rows that name other rows', () => {
   const screws = aRow('each', { id: 's', name: 'screws', count: 'boards / 1 ft * 2' });
   const boxes = aRow('each', { id: 'x', count: 'screws / 100', pack: '1' });
 
+  it('take the place of a mark of their name, and give it back when they go', () => {
+    const list = new TakeOff(undefined, marksOf({ rail: `10'` }));
+    list.load([aRow('run', { id: 'a', length: 'rail' }), aRow('run', { id: 'b', length: 'rail' })]);
+    list.put(aRow('run', { id: 'rail', name: 'rail', length: `4'` }));
+    expect([quantity(list, 'a'), quantity(list, 'b')]).toEqual(['4′', '4′']);
+    list.remove('rail');
+    expect([quantity(list, 'a'), quantity(list, 'b')]).toEqual(['10′', '10′']);
+    list.refresh(marksOf({ rail: `12'` }));
+    expect(quantity(list, 'b')).toBe('12′');
+  });
+
   it('follow them, whichever stands first', () => {
     const list = listOf(boxes, screws, boards);
     expect(quantity(list, 's')).toBe('224');

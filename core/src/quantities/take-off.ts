@@ -29,6 +29,8 @@ export class TakeOff {
   readonly #usersOf = new Map<string, Set<string>>();
   readonly #read = new Map<string, ReadCell & { readonly marks: readonly string[] }>();
   #base: Scope;
+  /** What cells that name no row come to, by their text: many rows are of one mark. */
+  readonly #ofBase = new Map<string, ReadCell>();
   /** Every row behind those that it names, as long as no row changes; undefined where some run in a circle. */
   #inOrder: readonly string[] | undefined;
 
@@ -63,6 +65,7 @@ export class TakeOff {
   /** Recalculates everything: marks or lines of the job are others. */
   refresh(base: Scope): void {
     this.#base = base;
+    this.#ofBase.clear();
     if (this.#inOrder !== undefined) {
       const scope = this.scope();
       for (const id of this.#inOrder) this.#work(this.#nodes.get(id) as RowNode, scope);
@@ -126,7 +129,11 @@ export class TakeOff {
       if (row.cells[cell] !== '' && countsIn(row.measure, cell))
         for (const name of this.#readCell(row.cells[cell]).marks) names.add(name);
     this.#nodes.set(row.id, { row, names, worked: notYet(row) });
-    if (row.name !== undefined) this.#idOf.set(row.name.toLowerCase(), row.id);
+    if (row.name !== undefined) {
+      this.#idOf.set(row.name.toLowerCase(), row.id);
+      // A name that was a mark's may be a row's now.
+      this.#ofBase.clear();
+    }
     for (const name of names) {
       const users = this.#usersOf.get(name) ?? new Set();
       this.#usersOf.set(name, users.add(row.id));
@@ -142,6 +149,7 @@ export class TakeOff {
     for (const name of node.names) this.#usersOf.get(name)?.delete(id);
     const name = node.row.name?.toLowerCase();
     if (name === undefined) return new Set();
+    this.#ofBase.clear();
     if (this.#idOf.get(name) === id) this.#idOf.delete(name);
     return new Set(this.#usersOf.get(name));
   }
@@ -206,7 +214,16 @@ export class TakeOff {
   }
 
   #work(node: RowNode, scope: Scope): void {
-    node.worked = workRow(node.row, (source) => this.#readCell(source), scope, this.#style);
+    const read = (source: string): ReadCell => {
+      const cell = this.#readCell(source);
+      if (cell.folded === undefined || cell.result !== undefined) return cell;
+      const known = this.#ofBase.get(source);
+      if (known !== undefined || cell.marks.some((name) => this.#idOf.has(name))) return known ?? cell;
+      const worked = { ...cell, result: evaluate(cell.folded, scope) };
+      this.#ofBase.set(source, worked);
+      return worked;
+    };
+    node.worked = workRow(node.row, read, scope, this.#style);
   }
 
   /** A circle of rows, each naming the next. */

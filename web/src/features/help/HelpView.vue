@@ -15,6 +15,7 @@ import {
 import AppHead from '../../parts/head/AppHead.vue';
 import SizeText from '../../ui/SizeText.vue';
 import { SHORTCUTS, TOUCHES } from '../../parts/keys/shortcuts.ts';
+import { ABOUT_QUANTITIES, QUANTITY_KEYS } from '../quantities/index.ts';
 
 const functions = Object.entries(FUNCTIONS).map(([name, { args }]) => ({
   written: `${name}(${args})`,
@@ -98,6 +99,26 @@ const BARE_SHOWN = [...IN_MILLIMETRES.filter(([typed]) => KINDS_SHOWN.includes(t
         <h2>Keys of the keyboard</h2>
         <dl>
           <div v-for="{ keys, about } in SHORTCUTS" :key="keys">
+            <dt>
+              <kbd>{{ keys }}</kbd>
+            </dt>
+            <dd>{{ about }}</dd>
+          </div>
+        </dl>
+      </section>
+      <section>
+        <h2>Quantities</h2>
+        <dl>
+          <div v-for="[what, says] in ABOUT_QUANTITIES" :key="what">
+            <dt>{{ what }}</dt>
+            <dd>{{ says }}</dd>
+          </div>
+        </dl>
+      </section>
+      <section>
+        <h2>Keys in the list of quantities</h2>
+        <dl>
+          <div v-for="[keys, about] in QUANTITY_KEYS" :key="keys">
             <dt>
               <kbd>{{ keys }}</kbd>
             </dt>

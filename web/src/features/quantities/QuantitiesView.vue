@@ -387,6 +387,7 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
   grid-area: main;
 }
 .panel {
+  contain: strict;
   grid-area: panel;
   border-left: 1px solid var(--groove);
 }
@@ -413,6 +414,7 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
     padding: 6px 12px;
   }
   .panel {
+    contain: none;
     border-left: 0;
     overflow: visible;
   }

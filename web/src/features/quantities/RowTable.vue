@@ -82,15 +82,25 @@ function goTo(event: MouseEvent, row: string, column: string): void {
   else props.grid.goTo({ row, column }, event.shiftKey);
 }
 /** Brings a cell into view and gives it the focus. */
-function show({ row, column }: Place): void {
-  const index = items.value.findIndex(({ key }) => key === row);
-  virtualizer.value.scrollToIndex(index, { align: 'auto' });
-  requestAnimationFrame(() => {
-    const cell = scroller.value?.querySelector<HTMLElement>(`[data-cell="${row} ${column}"]`);
-    // The cursor may have gone on meanwhile: two cells would take the focus from each other for ever.
-    if (props.grid.at.value?.row !== row || props.grid.at.value.column !== column) return;
-    cell?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+function show(place: Place): void {
+  const { row, column } = place;
+  // The cursor may have gone on meanwhile: two cells would take the focus from each other for ever.
+  const isThere = () => props.grid.at.value?.row === row && props.grid.at.value.column === column;
+  const cellOf = () => scroller.value?.querySelector<HTMLElement>(`[data-cell="${row} ${column}"]`);
+  const focus = (cell: HTMLElement | null | undefined) => {
     if (cell && !cell.contains(document.activeElement)) cell.focus({ preventScroll: true });
+  };
+  if (!isThere()) return;
+  focus(cellOf());
+  virtualizer.value.scrollToIndex(
+    items.value.findIndex(({ key }) => key === row),
+    { align: 'auto' },
+  );
+  requestAnimationFrame(() => {
+    if (!isThere()) return;
+    const cell = cellOf();
+    cell?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+    focus(cell);
   });
 }
 defineExpose({ show });
@@ -187,7 +197,7 @@ function dropOn(item: Item): void {
           class="row section"
           role="row"
           :aria-rowindex="index + 2"
-          :style="{ transform: `translateY(${start}px)` }"
+          :style="{ top: `${start + HEIGHTS.row}px` }"
           @dragover.prevent
           @drop.prevent="dropOn(item)"
         >
@@ -210,12 +220,17 @@ function dropOn(item: Item): void {
         <div
           v-else-if="item.kind === 'row'"
           class="row"
-          :class="{ chosen: grid.chosen.value.has(item.row.id), out: item.row.item.leftOut, cut: isCut(item.row.id) }"
+          :class="{
+            chosen: grid.chosen.value.has(item.row.id),
+            out: item.row.item.leftOut,
+            cut: isCut(item.row.id),
+            written: grid.editing.value?.row === item.row.id,
+          }"
           role="row"
           :aria-rowindex="index + 2"
           :aria-selected="grid.chosen.value.has(item.row.id)"
           :data-item="item.row.item.name"
-          :style="{ transform: `translateY(${start}px)` }"
+          :style="{ top: `${start + HEIGHTS.row}px` }"
           @dragover.prevent
           @drop.prevent="dropOn(item)"
         >
@@ -236,6 +251,7 @@ function dropOn(item: Item): void {
             :class="{
               figure: column.isFigure,
               at: isAt(item.row, column),
+              written: isEditing(item.row, column),
               result: column.holds === 'result',
               idle: !counts(item.row, column),
               wrong: issueIn(item.row, column),
@@ -279,7 +295,7 @@ function dropOn(item: Item): void {
           class="row adds"
           role="row"
           :aria-rowindex="index + 2"
-          :style="{ transform: `translateY(${start}px)` }"
+          :style="{ top: `${start + HEIGHTS.row}px` }"
           @dragover.prevent
           @drop.prevent="dropOn(item)"
         >
@@ -302,6 +318,8 @@ function dropOn(item: Item): void {
 
 <style scoped>
 .scroller {
+  /* What is written in a cell lays out and paints nothing beside the table. */
+  contain: strict;
   overflow: auto;
   min-height: 0;
   border-top: 1px solid var(--groove);
@@ -312,7 +330,6 @@ function dropOn(item: Item): void {
 }
 .row {
   position: absolute;
-  top: 42px;
   left: 0;
   display: grid;
   grid-template-columns: var(--columns);
@@ -374,6 +391,12 @@ function dropOn(item: Item): void {
   border: 0;
   background: none;
 }
+.section-name {
+  padding: 0 8px;
+}
+.section-name:has(button) {
+  padding: 0;
+}
 .section-name,
 .section-name button {
   font-size: 18px;
@@ -386,21 +409,23 @@ function dropOn(item: Item): void {
   font: 600 20px/1.2 var(--figures);
 }
 .cell {
-  position: relative;
   min-width: 0;
   padding: 0 8px;
   border-right: 1px solid var(--groove);
   line-height: 41px;
-  overflow: hidden;
-  text-overflow: ellipsis;
   white-space: nowrap;
   cursor: cell;
 }
-.row:has(.editor, .choice) {
+/* Each part that is cut off costs the browser a layer: figures have room in their columns. */
+.cell:not(.figure) {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.row.written {
   z-index: 4;
 }
-.cell:has(.editor),
-.cell:has(.choice) {
+.cell.written {
+  position: relative;
   z-index: 6;
   padding: 0;
   overflow: visible;

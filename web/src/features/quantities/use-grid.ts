@@ -74,6 +74,8 @@ export function useGrid(of: GridOf): Grid {
     if (!extend) anchor.value = place.row;
     picked.value = undefined;
     at.value = place;
+    // At once, so that the next key is not lost; and once it is drawn, where it was not in view.
+    of.show(place);
     void nextTick(() => of.show(place));
   }
   function toggle(row: string): void {
