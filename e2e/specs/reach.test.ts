@@ -88,6 +88,27 @@ describe('room', () => {
   });
 });
 
+describe('every room', () => {
+  const ROOMS = ['/setting-out', '/scales', '/stick', '/quantities', '/jobs', '/help'];
+  it.each([
+    ['a phone of 320 pixels', { width: 320, height: 640, hasTouch: true, isMobile: true }, {}],
+    ['a phone with the largest text', PHONE, { textSize: 'largest' }],
+    ['a desk at 200 %', { width: 640, height: 400, deviceScaleFactor: 2 }, {}],
+    ['a tablet', TABLET, {}],
+  ])('needs no sideways scrolling on %s', async (_, size, comfort) => {
+    const bench = await openBench(browser, size);
+    await withComfort(bench, comfort);
+    const over: string[] = [];
+    for (const room of ROOMS) {
+      await bench.room(room);
+      await bench.still();
+      if ((await bench.overflow()) > 0) over.push(`${room}: ${await bench.overflow()}`);
+    }
+    expect(over).toEqual([]);
+    expect(bench.errors).toEqual([]);
+  });
+});
+
 describe('what comes and goes on a phone', () => {
   /** Whether the middle of an element is that element's on the screen, and not covered or below its edge. */
   const isSeen = (bench: Bench, selector: string) =>
