@@ -1,7 +1,7 @@
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { downloadsOf } from '../fixtures/downloads.ts';
-import { DESKTOP, launchBrowser, openBench, PHONE, type Bench } from '../fixtures/browser.ts';
+import { DESKTOP, launchBrowser, openBench, PHONE, TABLET, type Bench } from '../fixtures/browser.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -270,6 +270,20 @@ describe('the take-off on a phone', () => {
     expect(await bench.overflow()).toBe(0);
     expect(bench.errors).toEqual([]);
   });
+});
+
+it('is written in by touch on a tablet: the keys come up for its cells, and another field that is touched has the cursor', async () => {
+  const bench = await theList(TABLET);
+  const { page } = bench;
+  await bench.tap(cell('Joists', 'length'));
+  await bench.tap(cell('Joists', 'length'));
+  await page.waitForSelector('[data-test=dock]');
+  await bench.touchKeys('1', '4', '′');
+  await bench.tap('[data-test=cell-count] input');
+  await bench.says(cell('Joists', 'length'), '14′');
+  expect(await bench.text('.dock .label')).toBe('Count');
+  expect(await page.evaluate(() => document.activeElement?.closest('[data-test=cell-count]') !== null)).toBe(true);
+  expect(bench.errors).toEqual([]);
 });
 
 it('keeps what two devices wrote in different cells of one row with no signal', async () => {

@@ -22,7 +22,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{
   /** What was written is kept, and the cursor goes on. */
-  keep: [text: string, to: 'stay' | 'down'];
+  keep: [text: string, to: 'out' | 'down'];
   cancel: [];
 }>();
 
@@ -66,7 +66,7 @@ onMounted(() => {
 });
 let isDone = false;
 /** Once: a key that ends it takes the focus as well. */
-function keep(to: 'stay' | 'down'): void {
+function keep(to: 'out' | 'down'): void {
   if (isDone) return;
   isDone = true;
   emit('keep', text.value, to);
@@ -88,7 +88,7 @@ function cancel(): void {
       autocomplete="off"
       :aria-label="label"
       @keydown.enter.prevent="keep('down')"
-      @blur="keep('stay')"
+      @blur="keep('out')"
     />
     <SizeInput
       v-else
@@ -101,7 +101,7 @@ function cancel(): void {
       :names
       :aria-activedescendant="offered < 0 ? undefined : `${id}-${offered}`"
       @enter="keep('down')"
-      @blur="keep('stay')"
+      @blur="keep('out')"
     />
     <div v-if="!isWords && (issue || reckoned?.reading || offers.length > 0)" class="below" @pointerdown.prevent>
       <IssueText v-if="issue && offers.length === 0" :issue @mend="(fix) => (text = fix.entry)" />

@@ -3,7 +3,7 @@
 import { BarElement, CategoryScale, Chart, Legend, LinearScale, Tooltip } from 'chart.js';
 import { computed, onMounted, ref } from 'vue';
 import { Bar } from 'vue-chartjs';
-import { valueToNumber, type ReadingStyle } from '@sprell/core';
+import { makeRational, valueToNumber, type ReadingStyle } from '@sprell/core';
 import { readMoney } from '@sprell/core/quantities';
 import type { Compared, Way } from './compared.ts';
 
@@ -26,7 +26,9 @@ onMounted(() => {
 function colourOf({ version, price }: Way): string {
   const versions = [...new Set(props.compared.ways.map((way) => way.version))];
   const colour = colours.value.bars[versions.indexOf(version) % colours.value.bars.length] ?? '';
-  return price === 'other' && /^#[0-9a-f]{6}$/i.test(colour) ? `${colour}70` : colour;
+  // Of #rgb and #rrggbb alike.
+  const whole = /^#[0-9a-f]{3}$/i.test(colour) ? colour.replace(/[0-9a-f]/gi, '$&$&') : colour;
+  return price === 'other' && /^#[0-9a-f]{6}$/i.test(whole) ? `${whole}70` : whole;
 }
 const data = computed(() => ({
   labels: props.compared.rows.map(({ title }) => title),
@@ -38,6 +40,9 @@ const data = computed(() => ({
     borderWidth: 1,
   })),
 }));
+/** Money along the axis, without coins. */
+const inWhole = (cost: number) =>
+  readMoney(makeRational(Math.round(cost)), props.style).text.replace(/[.,]00(?=\D*$)/, '');
 const options = computed(() => {
   const font = { size: 14, family: 'Barlow' };
   const { ink, groove } = colours.value;
@@ -61,7 +66,10 @@ const options = computed(() => {
       },
     },
     scales: {
-      x: { ticks: { color: ink, font, maxTicksLimit: 6 }, grid: { color: groove } },
+      x: {
+        ticks: { color: ink, font, maxTicksLimit: 6, callback: (cost: number | string) => inWhole(Number(cost)) },
+        grid: { color: groove },
+      },
       y: { ticks: { color: ink, font }, grid: { display: false } },
     },
   };

@@ -11,6 +11,8 @@ import { say } from '../../ui/say.ts';
 import AppHead from '../../parts/head/AppHead.vue';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
 import { useKept } from '../../live/use-kept.ts';
+import { useOwnKeys } from '../../live/own-keys.ts';
+import { useHand } from '../../parts/entry/hand.ts';
 import { Quantities } from '../../job/quantities.ts';
 import { ALWAYS, COLUMNS, shownIn, USUAL } from './columns.ts';
 import ChosenBar from './ChosenBar.vue';
@@ -28,6 +30,9 @@ const jobs = useJobs();
 const job = useJob();
 void (job.head === undefined && jobs.start());
 const list = markRaw(new Quantities(job));
+/** The keys take half of a touch screen while a cell is written. */
+const hand = useHand();
+const ownKeys = useOwnKeys();
 const isPhone = useMediaQuery('(max-width: 760px)');
 
 const VIEWS = [
@@ -307,7 +312,7 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
       :taxes="list.taxes"
       :style="job.style"
       :rows="ofVersion.length"
-      :is-brief="isPhone && openRow !== undefined"
+      :is-brief="(isPhone && openRow !== undefined) || (ownKeys && hand.isInField)"
       :rounded-at
       @find="(ids) => (only = new Set(ids))"
       @rounding="roundedAt = roundedAt === 'row' ? 'total' : 'row'"

@@ -78,7 +78,10 @@ const template = computed(
 const width = computed(() => 28 + props.columns.reduce((sum, column) => sum + column.width, 0));
 
 function goTo(event: MouseEvent, row: string, column: string): void {
+  const isAtIt = props.grid.at.value?.row === row && props.grid.at.value.column === column;
   if (event.ctrlKey || event.metaKey) props.grid.toggle(row);
+  // A second touch writes, as Enter does.
+  else if (isAtIt && (event as PointerEvent).pointerType === 'touch') props.grid.edit({ row, column });
   else props.grid.goTo({ row, column }, event.shiftKey);
 }
 /** Brings a cell into view and gives it the focus. */
@@ -133,7 +136,7 @@ function textIn(row: JobRow, column: Column): string {
   const cell = cellIn(row, column.id);
   return cell === undefined ? String(row.item[column.id] ?? '') : row.cells[cell];
 }
-function keep(row: JobRow, column: Column, text: string, to: 'stay' | 'down'): void {
+function keep(row: JobRow, column: Column, text: string, to: 'out' | 'down'): void {
   emit('write', row, column.id, text);
   if (props.grid.editing.value?.row === row.id && props.grid.editing.value.column === column.id) props.grid.leave(to);
 }
@@ -392,6 +395,7 @@ function dropOn(item: Item): void {
   background: none;
 }
 .section-name {
+  justify-self: start;
   padding: 0 8px;
 }
 .section-name:has(button) {
@@ -415,6 +419,21 @@ function dropOn(item: Item): void {
   line-height: 41px;
   white-space: nowrap;
   cursor: cell;
+}
+/* What a row is called stays in view. */
+.grip,
+.cell[data-column='name'],
+.head > :nth-child(-n + 2),
+.section-name {
+  position: sticky;
+  z-index: 2;
+  left: 0;
+  background: inherit;
+}
+.cell[data-column='name'],
+.head > :nth-child(2),
+.section-name {
+  left: 28px;
 }
 /* Each part that is cut off costs the browser a layer: figures have room in their columns. */
 .cell:not(.figure) {

@@ -40,8 +40,8 @@ export interface Grid {
   readonly toggle: (row: string) => void;
   readonly chooseNone: () => void;
   readonly edit: (place: Place, begun?: string) => void;
-  /** Writing ends, and the cursor goes on. */
-  readonly leave: (to: 'stay' | 'down' | 'right' | 'left') => void;
+  /** Writing ends, and the cursor goes on; `out`: what was touched outside has the focus. */
+  readonly leave: (to: 'stay' | 'out' | 'down') => void;
   readonly byKey: (event: KeyboardEvent) => void;
 }
 
@@ -93,12 +93,12 @@ export function useGrid(of: GridOf): Grid {
     at.value = place;
     editing.value = { ...place, begun };
   }
-  function leave(to: 'stay' | 'down' | 'right' | 'left'): void {
+  function leave(to: 'stay' | 'out' | 'down'): void {
     const { value: from } = editing;
     editing.value = undefined;
-    if (from === undefined) return;
+    if (from === undefined || to === 'out') return;
     if (to === 'stay') goTo(from);
-    else move(from, to === 'down' ? 1 : 0, to === 'right' ? 1 : to === 'left' ? -1 : 0, false);
+    else move(from, 1, 0, false);
   }
 
   /** Along a row it goes on into the next one, past cells that cannot be written in. */

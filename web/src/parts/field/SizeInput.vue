@@ -42,7 +42,13 @@ function leave(): void {
 }
 onBeforeUnmount(() => hand.drop(handle));
 
-defineExpose({ focus: handle.focus });
+defineExpose({
+  focus: () => {
+    handle.focus();
+    // The component hears of a focus only from the tick after it was made.
+    hand.enterField(handle);
+  },
+});
 </script>
 
 <template>
