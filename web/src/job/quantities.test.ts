@@ -1,3 +1,4 @@
+import { KIND_WIRES } from '@sprell/contract';
 import { readMoney, readRowQuantity } from '@sprell/core/quantities';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { deviceHere } from '../adapters/device.ts';
@@ -147,6 +148,32 @@ describe('the list', () => {
     expect(total()).toBe('$21.00');
     job.steps.redo();
     expect(total()).toBe('$421.00');
+  });
+
+  it('keeps of very long words what the server takes', () => {
+    const long = 'oak \u0007'.repeat(600);
+    list.addBlock([
+      { name: long, measure: 'run', per: 'ft', section: long, supplier: long, note: long, length: `8'`, price: '$2' },
+    ]);
+    const [added] = list.rows;
+    list.write(added?.id ?? '', { supplier: `${long}!` });
+    list.writeCell(added?.id ?? '', 'count', '1+'.repeat(2000));
+    const { id: _id, revision: _revision, deleted: _deleted, ...content } = list.rows[0]?.item ?? {};
+    const wire = KIND_WIRES.find(({ name }) => name === 'item');
+    expect(wire?.said.safeParse(content).error).toBeUndefined();
+    expect(list.rows[0]?.item.name).toHaveLength(198);
+    // Too long to be worked out: what is cut off is no other sum.
+    expect(list.rows[0]?.cells.count.length).toBe(1000);
+    expect(list.rows[0]?.worked.issues).toHaveProperty('count');
+  });
+
+  it('writes the same into several rows, as one step', () => {
+    const ids = ['Posts', 'Beams'].map((name) => list.add({ name, measure: 'each', count: '2', price: '$5' }));
+    expect(total()).toBe('$20.00');
+    list.writeAll(ids, { leftOut: true });
+    expect(total()).toBe('$0.00');
+    job.steps.undo();
+    expect(total()).toBe('$20.00');
   });
 
   it('duplicates and removes rows, each as one step', () => {

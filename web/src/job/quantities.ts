@@ -6,7 +6,16 @@ import {
   type Thing,
   type ThingWire,
 } from '@sprell/contract';
-import { isMetric, reckon, reckonTyped, type BareUnit, type ReadingStyle, type Scope, type Slate } from '@sprell/core';
+import {
+  isMetric,
+  LIMITS,
+  reckon,
+  reckonTyped,
+  type BareUnit,
+  type ReadingStyle,
+  type Scope,
+  type Slate,
+} from '@sprell/core';
 import {
   CELLS,
   countsIn,
@@ -232,8 +241,10 @@ export class Quantities {
   }
 
   /** A cell as it is stored: with the units that were not typed, and names as ids. */
-  #stored(measure: ItemContent['measure'], cell: CellName, typed: string, rowId: string | undefined): string {
+  #stored(measure: ItemContent['measure'], cell: CellName, said: string, rowId: string | undefined): string {
     const { slate, style } = this.#job;
+    // What is longer than an entry stays too long where it is cut, and says so.
+    const typed = said.slice(0, LIMITS.characters * 2);
     if (typed.trim() === '') return '';
     const bare = this.bareIn(measure, cell);
     const section = bare === 'in' && measure === 'board' ? nominalSection(typed) : undefined;
@@ -259,7 +270,7 @@ export class Quantities {
         return typed === undefined ? [] : [[cell, this.#stored(measure, cell, typed, undefined)]];
       }),
     );
-    return { ...NEW_ITEM, ...given, ...cells } as ItemContent;
+    return { ...NEW_ITEM, ...withinLimits(given), ...cells } as ItemContent;
   }
 
   /** Writes one cell. */
@@ -277,7 +288,7 @@ export class Quantities {
     const per = this.#kept.get(rowId)?.row.per;
     const units = measure && priceUnitsFor(measure, isMetric(this.#job.style.length));
     const fits = units === undefined || per === undefined || units.includes(per);
-    this.#job.things.edit(rowId, { ...fields, ...(fits ? {} : { per: units[0] }) } as Content);
+    this.#job.things.edit(rowId, { ...withinLimits(fields), ...(fits ? {} : { per: units[0] }) } as Content);
   }
 
   /** Writes the same into several rows, as one step. */
@@ -341,7 +352,7 @@ export class Quantities {
     things.inOneStep(says('Remove', rows.length), (steps) => {
       for (const [n, { section, ...given }] of rows.entries()) {
         const key = section.toLowerCase();
-        const id = section === '' ? null : (known.get(key) ?? steps.add('section', { name: section.slice(0, 120) }));
+        const id = section === '' ? null : (known.get(key) ?? steps.add('section', { name: titled(section) }));
         if (id !== null) known.set(key, id);
         steps.add('item', { ...this.#content({ ...given, section: id }), position: places[n] });
       }
@@ -380,27 +391,39 @@ export class Quantities {
   }
 
   addSection(name: string): string {
-    return this.#job.things.add('section', { name: name.trim() } as Content as never);
+    return this.#job.things.add('section', { name: titled(name) } as Content as never);
   }
   addVersion(name: string): string {
-    return this.#job.things.add('version', { name: name.trim() } as Content as never);
+    return this.#job.things.add('version', { name: titled(name) } as Content as never);
   }
   addTax(name: string, typed: string): string {
-    return this.#job.things.add('tax', { name: name.trim(), rate: this.#rate(typed) } as Content as never);
+    return this.#job.things.add('tax', { name: titled(name), rate: this.#rate(typed) } as Content as never);
   }
   editTax(id: string, name: string, typed: string): void {
-    this.#job.things.edit(id, { name: name.trim(), rate: this.#rate(typed) } as Content);
+    this.#job.things.edit(id, { name: titled(name), rate: this.#rate(typed) } as Content);
   }
   #rate(typed: string): string {
     return this.#job.slate.stored(typed.trim());
   }
   rename(id: string, name: string): void {
-    this.#job.things.edit(id, { name: name.trim() } as Content);
+    this.#job.things.edit(id, { name: titled(name) } as Content);
   }
   /** Deletes a section, a version or a tax. Rows of the section stay, in none. */
   drop(id: string): void {
     this.#job.things.remove(id);
   }
+}
+
+/** The name of a section, a version, a tax. */
+const titled = (name: string): string => name.trim().slice(0, 120);
+/** Words as they fit: what is pasted can be longer than the server takes. */
+const MOST_WORDS = { name: 200, supplier: 200, note: 2000 } as const;
+function withinLimits<Fields extends RowFields>(fields: Fields): Fields {
+  const cut = Object.entries(MOST_WORDS).flatMap(([field, most]) => {
+    const words = fields[field as keyof typeof MOST_WORDS];
+    return words !== undefined && words.length > most ? [[field, words.slice(0, most)] as const] : [];
+  });
+  return cut.length === 0 ? fields : { ...fields, ...Object.fromEntries(cut) };
 }
 
 const placeOf = (row: JobRow | undefined): string | undefined => row && String(row.item['position']);

@@ -17,14 +17,24 @@ import SizeText from '../../ui/SizeText.vue';
 import { SHORTCUTS, TOUCHES } from '../../parts/keys/shortcuts.ts';
 import { ABOUT_QUANTITIES, QUANTITY_KEYS } from '../quantities/index.ts';
 
-const functions = Object.entries(FUNCTIONS).map(([name, { args }]) => ({
-  written: `${name}(${args})`,
-  about: ABOUT_FUNCTIONS[name as FunctionName],
-}));
-const units = UNITS.filter(({ words }) => words.length > 0).map(({ id, words }) => ({
-  words: words.join('  '),
-  about: ABOUT_UNITS[id as UnitId],
-}));
+type Row = readonly [what: string, says: string];
+const functions = Object.entries(FUNCTIONS).map(([name, { args }]): Row => [
+  `${name}(${args})`,
+  ABOUT_FUNCTIONS[name as FunctionName],
+]);
+const units = UNITS.filter(({ words }) => words.length > 0).map(({ id, words }): Row => [
+  words.join('  '),
+  ABOUT_UNITS[id as UnitId],
+]);
+/** Lists of what is touched or typed, with what it does. */
+const LISTS: readonly { readonly title: string; readonly isTyped: boolean; readonly rows: readonly Row[] }[] = [
+  { title: 'What to touch on the bench', isTyped: false, rows: TOUCHES.map(({ where, about }): Row => [where, about]) },
+  { title: 'Keys of the keyboard', isTyped: true, rows: SHORTCUTS.map(({ keys, about }): Row => [keys, about]) },
+  { title: 'Quantities', isTyped: false, rows: ABOUT_QUANTITIES },
+  { title: 'Keys in the list of quantities', isTyped: true, rows: QUANTITY_KEYS },
+  { title: 'All functions', isTyped: true, rows: functions },
+  { title: 'All units', isTyped: true, rows: units },
+];
 /** Enough of the rule to see how it goes; all of its rows are in the notation's own page. */
 const KINDS_SHOWN = ['2400', '2400 + 300', '2400 / 7', '3 * 450', '2400 * 1200', '2400 * 1200 * 18', '7 ea'];
 const BARE_SHOWN = [...IN_MILLIMETRES.filter(([typed]) => KINDS_SHOWN.includes(typed)), ...IN_INCHES.slice(0, 3)];
@@ -86,65 +96,15 @@ const BARE_SHOWN = [...IN_MILLIMETRES.filter(([typed]) => KINDS_SHOWN.includes(t
           </tbody>
         </table>
       </section>
-      <section>
-        <h2>What to touch on the bench</h2>
+      <section v-for="{ title, isTyped, rows } in LISTS" :key="title">
+        <h2>{{ title }}</h2>
         <dl>
-          <div v-for="{ where, about } in TOUCHES" :key="where">
-            <dt>{{ where }}</dt>
-            <dd>{{ about }}</dd>
-          </div>
-        </dl>
-      </section>
-      <section>
-        <h2>Keys of the keyboard</h2>
-        <dl>
-          <div v-for="{ keys, about } in SHORTCUTS" :key="keys">
+          <div v-for="[what, says] in rows" :key="what">
             <dt>
-              <kbd>{{ keys }}</kbd>
+              <kbd v-if="isTyped">{{ what }}</kbd>
+              <template v-else>{{ what }}</template>
             </dt>
-            <dd>{{ about }}</dd>
-          </div>
-        </dl>
-      </section>
-      <section>
-        <h2>Quantities</h2>
-        <dl>
-          <div v-for="[what, says] in ABOUT_QUANTITIES" :key="what">
-            <dt>{{ what }}</dt>
             <dd>{{ says }}</dd>
-          </div>
-        </dl>
-      </section>
-      <section>
-        <h2>Keys in the list of quantities</h2>
-        <dl>
-          <div v-for="[keys, about] in QUANTITY_KEYS" :key="keys">
-            <dt>
-              <kbd>{{ keys }}</kbd>
-            </dt>
-            <dd>{{ about }}</dd>
-          </div>
-        </dl>
-      </section>
-      <section>
-        <h2>All functions</h2>
-        <dl>
-          <div v-for="item in functions" :key="item.written">
-            <dt>
-              <kbd>{{ item.written }}</kbd>
-            </dt>
-            <dd>{{ item.about }}</dd>
-          </div>
-        </dl>
-      </section>
-      <section>
-        <h2>All units</h2>
-        <dl>
-          <div v-for="unit in units" :key="unit.words">
-            <dt>
-              <kbd>{{ unit.words }}</kbd>
-            </dt>
-            <dd>{{ unit.about }}</dd>
           </div>
         </dl>
       </section>

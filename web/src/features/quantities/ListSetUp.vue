@@ -40,7 +40,7 @@ function addVersion(): void {
         </li>
       </ul>
       <form class="new" @submit.prevent="addTax">
-        <TextField v-model="tax.name" label="Name" placeholder="sales tax" data-test="tax-name" />
+        <TextField v-model="tax.name" label="Name" maxlength="120" placeholder="sales tax" data-test="tax-name" />
         <SizeField v-model="tax.rate" label="Rate" placeholder="7.5%" plain data-test="tax-rate" @enter="addTax" />
         <PlainButton type="submit" data-test="add-tax">Add</PlainButton>
       </form>
@@ -57,7 +57,7 @@ function addVersion(): void {
         </li>
       </ul>
       <form class="new" @submit.prevent="addVersion">
-        <TextField v-model="version" label="Name" placeholder="with oak" data-test="version-name" />
+        <TextField v-model="version" label="Name" maxlength="120" placeholder="with oak" data-test="version-name" />
         <PlainButton type="submit" data-test="add-version">Add</PlainButton>
       </form>
     </section>

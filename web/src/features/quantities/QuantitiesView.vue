@@ -164,9 +164,12 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
   if (isWriting || job.isReader || view.value !== 'list' || text.trim() === '') return;
   const { value: place } = grid.at;
   const row = list.rows.find(({ id }) => id === place?.row);
+  // Text goes where it could be typed: into no choice, and into nothing that is worked out.
+  const holds = COLUMNS.find(({ id }) => id === place?.column)?.holds;
+  const takesText = holds === 'entry' || holds === 'words';
   if (acts.isTaken(text)) acts.paste(place?.row);
   else if (/[\t\n]/.test(text.trim())) block.value = text;
-  else if (row !== undefined && place !== undefined) write(row, place.column, text);
+  else if (row !== undefined && place !== undefined && takesText) write(row, place.column, text);
   else return;
   event.preventDefault();
 });

@@ -420,20 +420,22 @@ function dropOn(item: Item): void {
   white-space: nowrap;
   cursor: cell;
 }
-/* What a row is called stays in view. */
-.grip,
-.cell[data-column='name'],
-.head > :nth-child(-n + 2),
-.section-name {
-  position: sticky;
-  z-index: 2;
-  left: 0;
-  background: inherit;
-}
-.cell[data-column='name'],
-.head > :nth-child(2),
-.section-name {
-  left: 28px;
+/* What a row is called stays in view where the table is narrow; each part that does costs the browser a layer. */
+@media (max-width: 1100px) {
+  .grip,
+  .cell[data-column='name'],
+  .head > :nth-child(-n + 2),
+  .section-name {
+    position: sticky;
+    z-index: 2;
+    left: 0;
+    background: inherit;
+  }
+  .cell[data-column='name'],
+  .head > :nth-child(2),
+  .section-name {
+    left: 28px;
+  }
 }
 /* Each part that is cut off costs the browser a layer: figures have room in their columns. */
 .cell:not(.figure) {
