@@ -35,19 +35,27 @@ export function useVersions(): { news: Ref<VersionNews | undefined>; load: () =>
     worker.addEventListener('waiting', () => (news.value = 'ready'));
     const hadOne = serviceWorker.controller !== null;
     useEventListener(serviceWorker, 'controllerchange', () => {
-      if (isAsked) location.reload();
+      if (isAsked) void loadOnceActive(serviceWorker);
       else if (hadOne) news.value = 'switched';
     });
     load = () => {
       isAsked = true;
       if (news.value === 'ready') worker.messageSkipWaiting();
-      else location.reload();
+      else void loadOnceActive(serviceWorker);
     };
     // Without one the page works as well, as long as there is a signal.
     worker.register().catch(() => undefined);
     useIntervalFn(() => void worker.update().catch(() => undefined), LOOK_EVERY);
   }
   return { news, load: () => load() };
+}
+
+/** Loads the page again once the version that takes over has done so: Chromium can leave a load before that unanswered. */
+async function loadOnceActive(serviceWorker: ServiceWorkerContainer): Promise<void> {
+  const active = (await serviceWorker.getRegistration().catch(() => undefined))?.active;
+  if (active?.state === 'activating')
+    await new Promise((resolve) => active.addEventListener('statechange', resolve, { once: true }));
+  location.reload();
 }
 
 /** Whether the server's page names another script than this one was made by. */
