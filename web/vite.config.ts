@@ -6,7 +6,7 @@ import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 
 /** What the lines of a job wait for. */
-const LINES_FIRST = /\/(dexie-store|job-server)\.ts$/;
+const LINES_FIRST = /\/(dexie-store|job-server|SlatePanel)\.(ts|vue)$/;
 
 /**
  * Asks for what the lines wait for along with the page, not after its script has run: on a phone each round takes half a
@@ -19,34 +19,22 @@ const linesFirst = {
   transformIndexHtml: {
     order: 'post',
     handler: (html, { bundle }) => {
-      const chunks = new Map(
-        Object.values(bundle ?? {}).flatMap((one) => (one.type === 'chunk' ? [[one.fileName, one]] : [])),
-      );
-      const wanted = new Set();
-      const want = (file) => {
-        if (wanted.has(file) || html.includes(file)) return;
-        wanted.add(file);
-        for (const imported of chunks.get(file)?.imports ?? []) want(imported);
-      };
-      for (const { fileName, facadeModuleId } of chunks.values())
-        if (LINES_FIRST.test(facadeModuleId ?? '')) want(fileName);
-      return [...wanted].map((file) => ({
+      const chunks = Object.values(bundle ?? {}).filter((one) => one.type === 'chunk');
+      const lines = chunks.filter(({ name }) => name === 'lines');
+      const scripts = new Set(lines.flatMap(({ fileName, imports }) => [fileName, ...imports]));
+      const styles = new Set(lines.flatMap(({ viteMetadata }) => [...(viteMetadata?.importedCss ?? [])]));
+      const link = (file, rel) => ({
         tag: 'link',
-        attrs: { rel: 'modulepreload', crossorigin: true, href: `/${file}`, 'data-behind': true },
+        attrs: { rel, crossorigin: true, href: `/${file}`, 'data-behind': true },
         injectTo: 'head',
-      }));
+      });
+      return [
+        ...[...styles].map((file) => link(file, 'stylesheet')),
+        ...[...scripts].filter((file) => !html.includes(file)).map((file) => link(file, 'modulepreload')),
+      ];
     },
   },
 };
-
-/** Small parts of the first screen that others share. */
-const SMALL_PARTS = new RegExp(
-  [
-    '/contract/src/(batch-limit|text|position|kinds/registry|kinds/thing|kinds/[a-z-]+/kind|wire/thing-change)\\.ts$',
-    '/adapters/(local-memory|request-failure)\\.ts$',
-    '/core/src/(messages|(scale|stick)/issues|stick/mark-name|scale/drawing-scale)\\.ts$',
-  ].join('|'),
-);
 
 export default defineConfig({
   plugins: [
@@ -97,14 +85,19 @@ export default defineConfig({
     modulePreload: { polyfill: false },
     rollupOptions: {
       output: {
-        manualChunks: (id) => {
-          // The table of accepted forms is for the help alone, what is said about words for it and for suggestions.
-          if (id.endsWith('/accepted-forms.ts')) return 'accepted-forms';
-          if (/\/(unit|function)-about\.ts$/.test(id)) return 'about';
-          // What every entry needs of the core comes in one file, with small parts that others share: each file costs a
-          // round of headers, and there are six ways to the server.
-          if (SMALL_PARTS.test(id)) return 'core';
-          return /\/core\/src\/(base|number|units|notation|reading|evaluate|slate)\//.test(id) ? 'core' : undefined;
+        codeSplitting: {
+          groups: [
+            // The table of accepted forms is for the help alone, what is said about words for it and for suggestions.
+            { name: 'accepted-forms', test: /\/accepted-forms\.ts$/, priority: 3 },
+            { name: 'about', test: /\/(unit|function)-about\.ts$/, priority: 3 },
+            // The first screen comes in three files: each file costs a round of headers, and there are six ways to the
+            // server. Packages and the core change less often than the rest and stay in the browser's memory.
+            { name: 'packages', test: /\/node_modules\/|rolldown\/runtime/, tags: ['$initial'], priority: 2 },
+            { name: 'core', test: /\/core\/src\//, tags: ['$initial'], priority: 2 },
+            { name: 'first', tags: ['$initial'], priority: 1 },
+            // And what the lines wait for in one more, with all that it stands on.
+            { name: 'lines', test: LINES_FIRST },
+          ],
         },
       },
     },
