@@ -63,6 +63,7 @@ export class SimServer {
           decimalComma: false,
           currency: '$',
           bareNumbers: 'plain' as const,
+          moneyRounded: 'row' as const,
         },
       },
       lines: new Map(),

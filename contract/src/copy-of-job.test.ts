@@ -48,16 +48,17 @@ describe('a copy of a job', () => {
   });
 
   it('writes its figures and has its tags as the other does, and is neither archived nor deleted', () => {
-    const figures = { thousands: true, decimalComma: true, currency: '€', bareNumbers: 'mm' };
+    const figures = { thousands: true, decimalComma: true, currency: '€', bareNumbers: 'mm', moneyRounded: 'total' };
     const [, said, ...rest] = copied({ ...figures, tags: ['roof'], archived: true, deleted: true });
     expect(said).toMatchObject({ kind: 'job.set', fields: { ...figures, tags: ['roof'] } });
-    expect(Object.keys(said?.['fields'] as object)).toHaveLength(5);
+    expect(Object.keys(said?.['fields'] as object)).toHaveLength(6);
     expect(rest).toEqual([]);
     for (const one of [
       { thousands: true },
       { decimalComma: true },
       { currency: '£' },
       { bareNumbers: 'in' },
+      { moneyRounded: 'total' },
       { tags: ['x'] },
     ])
       expect(copied(one)).toHaveLength(2);

@@ -9,6 +9,7 @@ export const NEW_JOB: Omit<JobFields, 'title'> = {
   decimalComma: false,
   currency: '$',
   bareNumbers: 'plain',
+  moneyRounded: 'row',
 };
 
 const NAMES = ['title', ...Object.keys(NEW_JOB)] as readonly (keyof JobFields)[];

@@ -1,4 +1,5 @@
 import { BARE_UNITS } from '@sprell/core';
+import { ROUNDED_AT } from '@sprell/core/quantities';
 import { z } from 'zod';
 import { isOneLine } from '../text.ts';
 
@@ -32,6 +33,8 @@ const FIELDS = {
   currency: z.enum(CURRENCIES),
   /** What a number is that is typed without a unit. What is kept says its units, and means the same whatever this says later. */
   bareNumbers: z.enum(BARE_UNITS),
+  /** The step at which money of a take-off is rounded to the coin. */
+  moneyRounded: z.enum(ROUNDED_AT),
 };
 
 export const jobFieldsWire = z.object(FIELDS);

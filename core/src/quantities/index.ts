@@ -17,6 +17,7 @@ export { TakeOff } from './take-off.ts';
 export {
   isInVersion,
   plus as plusSums,
+  ROUNDED_AT,
   totalsOf,
   type RoundedAt,
   type Sums,

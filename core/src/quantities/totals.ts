@@ -13,7 +13,8 @@ export interface Tax {
  * The step at which money is rounded to the smallest coin, once. `row`: every row, as on a bill, so that what is shown adds up
  * to the coin. `total`: nothing before it is shown, so that a total is that of the exact amounts.
  */
-export type RoundedAt = 'row' | 'total';
+export const ROUNDED_AT = ['row', 'total'] as const;
+export type RoundedAt = (typeof ROUNDED_AT)[number];
 
 /** Sums of money. */
 export interface Sums {

@@ -1,4 +1,4 @@
-import { MEASURES, PRICE_UNIT_IDS } from '@sprell/core/quantities';
+import { MEASURES, PRICE_UNIT_IDS, ROUNDED_AT } from '@sprell/core/quantities';
 import { getTableName, sql } from 'drizzle-orm';
 import {
   bigint,
@@ -105,6 +105,7 @@ export const oneTimeCode = pgTable('one_time_code', {
 
 export const lengthStyle = pgEnum('length_style', ['ft-in', 'in', 'ft', 'in-dec', 'yd', 'm', 'cm', 'mm']);
 export const bareNumbers = pgEnum('bare_numbers', ['plain', 'mm', 'in']);
+export const moneyRounded = pgEnum('money_rounded', ROUNDED_AT);
 export const roundingDirection = pgEnum('rounding_direction', ['nearest', 'up', 'down']);
 
 export const fractionTerms = pgEnum('fraction_terms', ['lowest', 'held']);
@@ -142,6 +143,8 @@ export const job = pgTable(
     currency: text('currency').notNull().default('$'),
     /** What a number without a unit is, where one is typed. */
     bareNumbers: bareNumbers('bare_numbers').notNull().default('plain'),
+    /** The step at which money of the take-off is rounded to the coin. */
+    moneyRounded: moneyRounded('money_rounded').notNull().default('row'),
     /** When something was last changed in it. */
     changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
     createdAt,

@@ -140,11 +140,11 @@ export class Jobs {
     await this.#written.done;
     const job = await (await this.#device.store()).open(jobId);
     if (!job) return undefined;
-    const { reading, tags, thousands, decimalComma, currency, bareNumbers } = job.head;
+    const { reading, tags, thousands, decimalComma, currency, bareNumbers, moneyRounded } = job.head;
     return this.make({
       title,
       reading,
-      fields: { tags, thousands, decimalComma, currency, bareNumbers },
+      fields: { tags, thousands, decimalComma, currency, bareNumbers, moneyRounded },
       from: { job, parts },
     });
   }

@@ -33,10 +33,11 @@ export function readingToWire({ lengthStyle, finest, metricStep, rounding, fract
 }
 
 export function jobFieldsToWire(row: JobRow): JobFields {
-  const { title, tags, archived, thousands, decimalComma, currency, bareNumbers, deletedAt } = row;
+  const { title, tags, archived, thousands, decimalComma, currency, bareNumbers, moneyRounded, deletedAt } = row;
   return {
     ...{ title, tags, archived, thousands, decimalComma, currency: currency as JobFields['currency'] },
     bareNumbers,
+    moneyRounded,
     deleted: deletedAt !== null,
   };
 }

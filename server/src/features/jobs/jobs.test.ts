@@ -70,11 +70,11 @@ describe('what a job says of itself', () => {
     const guest = await test.guest();
     const jobId = await aFullJob(guest, 'Shed');
     const first = set({ title: 'Shed, Orchard Lane', tags: ['roof', 'Harlow Road'] });
-    const second = set({ archived: true, decimalComma: true, thousands: true, currency: '€' });
+    const second = set({ archived: true, decimalComma: true, thousands: true, currency: '€', moneyRounded: 'total' });
     const { body } = await send(guest, jobId, [first, second]);
     const said = {
       ...{ title: 'Shed, Orchard Lane', tags: ['roof', 'Harlow Road'], archived: true, deleted: false },
-      ...{ decimalComma: true, thousands: true, currency: '€' },
+      ...{ decimalComma: true, thousands: true, currency: '€', moneyRounded: 'total' },
     };
     expect(body).toMatchObject({
       revision: 6,

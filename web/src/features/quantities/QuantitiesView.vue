@@ -41,7 +41,11 @@ const VIEWS = [
   ['compare', 'Compare'],
 ] as const;
 const view = ref<(typeof VIEWS)[number][0]>('list');
-const roundedAt = useKept<RoundedAt>(() => `quantities.rounded.${job.head?.id}`, 'row');
+const roundedAt = computed<RoundedAt>(() => job.head?.moneyRounded ?? 'row');
+function roundElsewhere(): void {
+  if (job.head === undefined || job.ground.refusesReader()) return;
+  void jobs.set(job.head.id, { moneyRounded: roundedAt.value === 'row' ? 'total' : 'row' });
+}
 const columnIds = useKept<string[]>('quantities.columns', USUAL);
 /** In pixels, where somebody wanted another width. */
 const widths = useKept<Record<string, number>>('quantities.widths', {});
@@ -318,7 +322,7 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
       :is-brief="(isPhone && openRow !== undefined) || (ownKeys && hand.isInField)"
       :rounded-at
       @find="(ids) => (only = new Set(ids))"
-      @rounding="roundedAt = roundedAt === 'row' ? 'total' : 'row'"
+      @rounding="roundElsewhere"
     />
     <NameDialog v-if="naming" v-bind="naming" @close="naming = undefined" />
     <BlockDialog
