@@ -293,6 +293,8 @@ it('keeps what two devices wrote in different cells of one row with no signal', 
   await write(mine, 'Treads', 'count', '9');
   await write(theirs, 'Treads', 'price', '$4');
   for (const { page } of [mine, theirs]) await page.setOfflineMode(false);
+  await mine.click('[data-test=rounding]');
+  await theirs.says('[data-test=rounding]', 'Rounded once, in each total');
   for (const bench of [mine, theirs]) {
     await bench.says(cell('Treads', 'count'), '9');
     await bench.says(cell('Treads', 'price'), '$4.00');

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { describeIssue } from '../messages.ts';
 import { DEFAULT_STYLE } from '../reading/style.ts';
-import { HEADING, planOfBlock, readBlock, saidBy, type BlockOptions } from './block.ts';
+import { planOfBlock } from './block-columns.ts';
+import { HEADING, readBlock, saidBy, type BlockOptions } from './block.ts';
 import { marksOf } from '../testing/take-off-rows.ts';
 
 const cellsOf = (text: string) => text.split('\n').map((line) => line.split('|').map((cell) => cell.trim()));
@@ -64,6 +65,23 @@ describe('a row of a table from elsewhere', () => {
       `Bolts | '32 | ea | | | '1.28`,
       { measure: 'each', count: '32', price: '1.28' },
     ],
+    [
+      'as many of a length, beside what they are measured by',
+      `Studs | 24 | m | 2.4 m | | 1.90`,
+      { measure: 'run', count: '24', length: '2.4 m', per: 'm' },
+    ],
+    [
+      'boards beside board feet',
+      `Joists | 16 | bf | 13' 2" | 2x8 | 1.85`,
+      { measure: 'board', count: '16', length: `13' 2"` },
+    ],
+    [
+      'a run in all beside the length that it comes in',
+      `Rail | 57.6 | m | 2.4 m | | 4`,
+      { measure: 'run', length: '57.6 m', pack: '2.4 m' },
+    ],
+    ['how many, as bills say it', 'Hooks | 40 no | | | | 2', { measure: 'each', count: '40' }],
+    ['pieces', 'Hooks | 40 pcs. | | | | 2', { measure: 'each', count: '40' }],
     ['figures grouped by spaces', 'Bricks | 12\u00a0500 | ea | | | 0.85', { count: '12500' }],
   ])('is read with %s', (_, row, wanted) => {
     const [one] = read(`${HEAD}\n${row}`);
@@ -89,6 +107,7 @@ describe('a row of a table from elsewhere', () => {
     ['=cmd()', 'Words alone'],
     ['Bolts | =A1*2 | ea | | | 2', 'amount: A formula of another program'],
     ['Bolts | +cmd() | ea | | | 2', 'amount: A formula of another program'],
+    [`Deck | 12.5 | m2 | 4 m | 3 m | 7`, 'length: The amount says how much it is already'],
     [' | 8 | ea | | | $4', 'It has no name.'],
   ])('is refused where it is none: %s', (row, why) => {
     expect(read(`${HEAD}\n${row}`)[0]?.refused).toContain(why);

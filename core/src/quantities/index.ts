@@ -27,18 +27,8 @@ export {
 } from './totals.ts';
 export { readMoney, readRate, readRowQuantity, rowEntry, rowSays } from './says.ts';
 export { hintsOf, type RowHint } from './hints.ts';
-export {
-  BLOCK_COLUMNS,
-  fromHeads,
-  HEADING,
-  planOfBlock,
-  readBlock,
-  saidBy,
-  type BlockCell,
-  type BlockColumn,
-  type BlockPlan,
-  type BlockRow,
-} from './block.ts';
+export { BLOCK_COLUMNS, fromHeads, planOfBlock, type BlockColumn, type BlockPlan } from './block-columns.ts';
+export { HEADING, readBlock, saidBy, type BlockCell, type BlockRow } from './block.ts';
 export { flatTableOf, workbookOf, type FlatTable, type Workbook, type WorkbookCell } from './workbook.ts';
 export { listSheets } from './paper.ts';
 export type { WrittenList, WrittenRow } from './written-list.ts';

@@ -185,6 +185,7 @@ function add(): void {
         <table>
           <thead>
             <tr>
+              <th scope="col">taken in as</th>
               <th v-for="(column, at) in columns" :key="at" scope="col">
                 <el-select
                   :model-value="column"
@@ -196,7 +197,6 @@ function add(): void {
                   <el-option v-for="[value, words] in choices" :key="value" :value :label="words" />
                 </el-select>
               </th>
-              <th scope="col">taken in as</th>
             </tr>
           </thead>
           <tbody>
@@ -210,14 +210,14 @@ function add(): void {
               }"
               :data-block-row="row.at"
             >
+              <td class="as">
+                {{ row.refused ?? (row.repeats ? 'It is there already.' : row.fields.measure) }}
+              </td>
               <td v-for="(column, at) in columns" :key="at" :class="{ bad: cellOf(row, column)?.problem }">
                 <template v-if="column !== 'skip'">
                   {{ cellOf(row, column)?.text }}
                   <SizeText v-if="cellOf(row, column)?.reads" class="reads" :text="cellOf(row, column)?.reads ?? ''" />
                 </template>
-              </td>
-              <td class="as">
-                {{ row.refused ?? (row.repeats ? 'It is there already.' : row.fields.measure) }}
               </td>
             </tr>
           </tbody>
@@ -295,6 +295,11 @@ th {
   background: var(--ground);
   font-weight: 500;
   color: var(--ink-soft);
+}
+th:first-child {
+  z-index: 3;
+  min-width: 150px;
+  vertical-align: middle;
 }
 td {
   background: var(--board);

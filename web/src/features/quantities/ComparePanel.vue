@@ -36,7 +36,7 @@ const money = (value: Parameters<typeof readMoney>[0]) => readMoney(value, props
             <th scope="row">
               <button type="button" :data-compared="row.title" @click="emit('rows', row.rows)">{{ row.title }}</button>
             </th>
-            <td v-for="(cost, at) in row.costs" :key="at" class="figure">
+            <td v-for="(cost, at) in row.costs" :key="at" class="figure" :data-way="now.ways[at]?.title">
               {{ money(cost) }}
               <small v-if="at > 0 && row.costs[0]">{{ differenceWords(row.costs[0], cost, style) }}</small>
             </td>
@@ -45,7 +45,13 @@ const money = (value: Parameters<typeof readMoney>[0]) => readMoney(value, props
         <tfoot>
           <tr>
             <th scope="row">all together, with tax</th>
-            <td v-for="(total, at) in now.totals" :key="at" class="figure" :data-compared-total="at">
+            <td
+              v-for="(total, at) in now.totals"
+              :key="at"
+              class="figure"
+              :data-way="now.ways[at]?.title"
+              :data-compared-total="at"
+            >
               {{ money(total) }}
               <small v-if="at > 0 && now.totals[0]">{{ differenceWords(now.totals[0], total, style) }}</small>
             </td>
@@ -103,6 +109,9 @@ small {
   color: var(--ink-soft);
   font: 400 15px/1.2 var(--words);
 }
+tbody th {
+  padding-top: 0;
+}
 tfoot th,
 tfoot td {
   border-top: 2px solid var(--ink);
@@ -122,5 +131,55 @@ button {
   text-decoration: underline;
   text-underline-offset: 3px;
   cursor: pointer;
+}
+/* One beneath the other: what is beside the screen's edge is not seen. */
+@media (max-width: 760px) {
+  thead {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+  table,
+  tbody,
+  tfoot,
+  tr,
+  th,
+  td.figure {
+    display: block;
+    padding-right: 0;
+  }
+  th,
+  td.figure {
+    border: 0;
+  }
+  tr {
+    padding-bottom: 8px;
+    border-bottom: 1px solid var(--groove);
+  }
+  tfoot tr {
+    padding-top: 8px;
+    border-top: 2px solid var(--ink);
+    border-bottom: 0;
+  }
+  td.figure {
+    display: flex;
+    align-items: baseline;
+    gap: 10px;
+    padding-block: 2px;
+  }
+  td.figure::before {
+    flex: 1;
+    content: attr(data-way);
+    font: 400 16px/1.2 var(--words);
+    text-align: left;
+  }
+  td.figure::before {
+    order: -2;
+  }
+  small {
+    order: -1;
+  }
+  tfoot td.figure {
+    font-size: 22px;
+  }
 }
 </style>

@@ -28,6 +28,7 @@ function ordered(row: JobRow): string {
   const count = readQuantity({ value: packs, dimension: 0 }, props.style).text;
   return `${count} × ${shownIn(row, 'pack', props.style)}`;
 }
+const isWanted = (rows: readonly JobRow[], of: (row: JobRow) => string) => rows.some((row) => of(row) !== '');
 /** What is to be cut from it, where pieces are of a length. */
 function cut({ worked }: JobRow): string {
   const { piece, packs, row } = worked;
@@ -64,8 +65,8 @@ async function copy(rows: readonly JobRow[], supplier: string): Promise<void> {
           <tr>
             <th scope="col">item</th>
             <th scope="col">to order</th>
-            <th scope="col">to be cut</th>
-            <th scope="col">left over</th>
+            <th v-if="isWanted(order.rows, cut)" scope="col">to be cut</th>
+            <th v-if="isWanted(order.rows, over)" scope="col" class="over">left over</th>
             <th scope="col" class="figure">cost</th>
           </tr>
         </thead>
@@ -73,8 +74,8 @@ async function copy(rows: readonly JobRow[], supplier: string): Promise<void> {
           <tr v-for="row in order.rows" :key="row.id">
             <th scope="row">{{ row.item.name }}</th>
             <td><SizeText :text="ordered(row)" /></td>
-            <td><SizeText :text="cut(row)" /></td>
-            <td><SizeText :text="over(row)" /></td>
+            <td v-if="isWanted(order.rows, cut)"><SizeText :text="cut(row)" /></td>
+            <td v-if="isWanted(order.rows, over)" class="over"><SizeText :text="over(row)" /></td>
             <td class="figure">{{ cost(row) }}</td>
           </tr>
         </tbody>
@@ -125,14 +126,18 @@ td {
   font-size: 18px;
 }
 .figure {
+  width: 9em;
+  padding-right: 0;
   text-align: right;
+}
+th:first-child {
+  width: 32%;
 }
 @media (max-width: 760px) {
   .orders {
     padding: 0 12px 16px;
   }
-  th:nth-child(4),
-  td:nth-child(4) {
+  .over {
     display: none;
   }
   td {

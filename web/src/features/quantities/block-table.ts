@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { fromHeads, planOfBlock, readBlock, type BlockPlan, type BlockRow } from '@sprell/core/quantities';
 import { describeIssue, EMPTY_SCOPE, type BareUnit, type Quantity, type ReadingStyle, type Scope } from '@sprell/core';
-import { isWorkbook, sheetsOf, type BlockRefusal } from './xlsx-table.ts';
+import { isWorkbook, sheetsOf, type BlockRefusal, type ReadSheet } from './xlsx-table.ts';
 
 export type { BlockRefusal };
 
@@ -63,13 +63,20 @@ function withinBounds(rows: BlockTable['cells'], remark: string | undefined): Bl
   return { cells, remark };
 }
 
-/** The table of a file. Of several sheets it is the one that was chosen, or else the first. */
+/** Covers and notes often come before the list: rows of a table have three cells and more. */
+function fullest(sheets: readonly ReadSheet[]): ReadSheet | undefined {
+  const rowsOf = ({ cells }: ReadSheet) =>
+    cells.filter((row) => row.filter((text) => text.trim() !== '').length > 2).length;
+  return sheets.toSorted((a, b) => rowsOf(b) - rowsOf(a))[0];
+}
+
+/** The table of a file. Of several sheets it is the one that was chosen, or else the first with most of a table in it. */
 async function tableOfFile(bytes: Uint8Array, chosen: string | undefined): Promise<BlockTable | BlockRefusal> {
   if (bytes.length > MOST_BYTES) return { refused: LARGE };
   if (isWorkbook(bytes)) {
     const sheets = await sheetsOf(bytes);
     if ('refused' in sheets) return sheets;
-    const now = sheets.find(({ name }) => name === chosen) ?? sheets[0];
+    const now = sheets.find(({ name }) => name === chosen) ?? fullest(sheets);
     const table = withinBounds(now?.cells.filter((row) => row.some((text) => text.trim() !== '')) ?? [], undefined);
     return 'refused' in table ? table : { ...table, sheets: sheets.map(({ name }) => name), sheet: now?.name ?? '' };
   }

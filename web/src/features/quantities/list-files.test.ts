@@ -207,8 +207,9 @@ describe('a list that comes back', () => {
     expect(taken[4]?.fields).toMatchObject({ count: '12', apiece: '80 lb' });
   });
 
-  it('of several sheets shows the first, and another when asked', async () => {
+  it('of several sheets shows the first list, past a cover, and another when asked', async () => {
     const book = new ExcelJS.Workbook();
+    book.addWorksheet('Cover').addRows([['Shed'], ['Prices of May'], ['Ask before cutting']]);
     for (const name of ['Doors', 'Windows'])
       book.addWorksheet(name).addRows([
         ['item', 'qty', 'price'],
@@ -216,7 +217,7 @@ describe('a list that comes back', () => {
       ]);
     const bytes = new Uint8Array(await book.xlsx.writeBuffer());
     const first = await ask({ bytes });
-    expect(first).toMatchObject({ sheets: ['Doors', 'Windows'], sheet: 'Doors' });
+    expect(first).toMatchObject({ sheets: ['Cover', 'Doors', 'Windows'], sheet: 'Doors' });
     const other = await preview({ bytes, sheet: 'Windows', style: DEFAULT_STYLE, bare: 'plain', marks: [], known: [] });
     expect('rows' in other && other.rows[0]?.fields).toMatchObject({ name: 'Windows', count: '4', price: '120' });
   });

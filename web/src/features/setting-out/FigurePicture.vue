@@ -26,13 +26,19 @@ watch(
 );
 
 const laid = computed(() =>
-  layOut(props.figure, Math.max(width.value, 200), Math.max(height.value, 160), { look: look.value }),
+  layOut(props.figure, Math.max(width.value, 200), Math.max(height.value, 160), {
+    look: look.value,
+    halfWords: (field) =>
+      props.readings[field] === undefined ? (props.names[field] ?? '').length * HALF_LETTER : HALF_READING,
+  }),
 );
 
+/** Pixels of half a letter of a name, and of half a reading. */
+const [HALF_LETTER, HALF_READING] = [3.4, 36];
 const TYPE = 18;
 /** An angle has no room for its name between its sides, unless it is the one that is looked at. */
-function nameOf({ field, isAngle }: LaidWords): string {
-  const isNamed = !isAngle || field === props.active || props.readings[field ?? ''] === undefined;
+function nameOf({ field, isAngle, isTight }: LaidWords): string {
+  const isNamed = !isAngle || field === props.active || (!isTight && props.readings[field ?? ''] === undefined);
   return isNamed ? (props.names[field ?? ''] ?? '') : '';
 }
 const readingOf = ({ text, field }: LaidWords) => text ?? props.readings[field ?? ''] ?? '';

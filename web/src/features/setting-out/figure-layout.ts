@@ -21,6 +21,8 @@ export interface LaidWords {
   readonly text: string | undefined;
   /** It stands between the two sides of an angle. */
   readonly isAngle?: boolean;
+  /** Its words would stand further from the corner than a picture of this size has room for. */
+  readonly isTight?: boolean;
 }
 
 /** Where the picture is looked at: `zoom` times as large as it fits, moved by pixels. */
@@ -37,6 +39,8 @@ const SMOOTH = 0.1;
 const STEP = 30;
 const ROOM = { x: 104, y: 84 };
 const BARE_ROOM = 6;
+/** The share of the picture that the words of an angle may be away from its corner. */
+const ROOMY = 0.35;
 /** Half of the length and of the height of an angle's words, and how far from the corner they may stand. */
 const [HALF_WORDS, HALF_TYPE, NEAREST, FURTHEST] = [36, 9, 48, 150];
 
@@ -44,6 +48,8 @@ export interface LayOut {
   /** Without sizes and angles: a small picture to choose by. */
   readonly bare?: boolean;
   readonly look?: Look;
+  /** Half of the length of an angle's words, in pixels, where it is not that of a reading. */
+  readonly halfWords?: (field: string) => number;
   /** The scale to draw by, in pixels for each metre, from the largest that fits. */
   readonly scaleOf?: (fits: number) => number;
 }
@@ -53,7 +59,7 @@ export function layOut(
   figure: Figure,
   width: number,
   height: number,
-  { bare = false, look = WHOLE, scaleOf = (fits) => fits }: LayOut = {},
+  { bare = false, look = WHOLE, scaleOf = (fits) => fits, halfWords = () => HALF_WORDS }: LayOut = {},
 ): LaidFigure {
   const points = figure.parts.flatMap(pointsOf);
   const [left, right] = extent(points.map(({ x }) => x));
@@ -76,7 +82,10 @@ export function layOut(
     if (part.kind === 'label') words.push({ ...at(part.at), anchor: 'middle', field: undefined, text: part.text });
     else if (bare) continue;
     else if (part.kind === 'size') laySize(part, at, lines, words);
-    else if (part.kind === 'angle') layAngle(part, at, lines, words);
+    else if (part.kind === 'angle') {
+      const half = halfWords(part.field);
+      layAngle(part, at, lines, words, { half, furthest: Math.min(width, height) * ROOMY });
+    }
   }
   return { lines, words };
 }
@@ -170,6 +179,7 @@ function layAngle(
   at: Place,
   lines: LaidLine[],
   words: LaidWords[],
+  room: { readonly half: number; readonly furthest: number },
 ): void {
   const corner = at(part.at);
   const on = (turn: number, radius: number): Point => ({
@@ -179,9 +189,9 @@ function layAngle(
   const open = part.to - part.from;
   const middle = part.from + open * part.words;
   // The words stand where the two sides are far enough apart for them.
-  const across = Math.abs(Math.sin(middle)) * HALF_WORDS + Math.abs(Math.cos(middle)) * HALF_TYPE;
-  const room = 2 * open * Math.min(part.words, 1 - part.words);
-  const reach = Math.min(FURTHEST, Math.max(NEAREST, across / Math.tan(Math.min(room, 3) / 2) + HALF_TYPE));
+  const across = Math.abs(Math.sin(middle)) * room.half + Math.abs(Math.cos(middle)) * HALF_TYPE;
+  const apart = 2 * open * Math.min(part.words, 1 - part.words);
+  const reach = Math.min(FURTHEST, Math.max(NEAREST, across / Math.tan(Math.min(apart, 3) / 2) + HALF_TYPE));
   const radius = Math.min(reach - 2 * HALF_TYPE, 40);
   const arc = Array.from({ length: 33 }, (_, n) => on(part.from + (open * n) / 32, radius));
   lines.push(lineThrough(arc, 'size', part.field));
@@ -193,5 +203,6 @@ function layAngle(
     field: part.field,
     text: undefined,
     isAngle: true,
+    isTight: reach > room.furthest,
   });
 }
