@@ -72,20 +72,22 @@ export const plus = (a: Sums, b: Sums): Sums => ({
 /** Coins in one of the currency. */
 const COINS = 100;
 
+/** Money as a number of whole coins; not a number where it is finer. */
+function coinsOf(money: Value): number {
+  if (money.kind !== 'rational' || typeof money.num !== 'number' || typeof money.den !== 'number') return NaN;
+  return COINS % money.den === 0 ? money.num * (COINS / money.den) : NaN;
+}
+
 /** Money while it is added up: whole coins, which most of it is, as a number, and what is finer exactly beside them. */
 class Money {
   #coins = 0;
   #rest: Value = ZERO;
 
-  add(value: Value): void {
-    if (value.kind === 'rational' && typeof value.num === 'number' && COINS % Number(value.den) === 0) {
-      const sum = this.#coins + value.num * (COINS / Number(value.den));
-      if (Number.isSafeInteger(sum)) {
-        this.#coins = sum;
-        return;
-      }
-    }
-    this.#rest = addValue(this.#rest, value);
+  /** @param coins the same as a number of coins, where it is one */
+  add(value: Value, coins: number): void {
+    const sum = this.#coins + coins;
+    if (Number.isSafeInteger(sum)) this.#coins = sum;
+    else this.#rest = addValue(this.#rest, value);
   }
   get value(): Value {
     return addValue(makeRational(this.#coins, COINS), this.#rest);
@@ -97,9 +99,10 @@ class Sum {
   readonly #net = new Money();
   readonly #cost = new Money();
 
-  add({ net, cost }: Pick<RowCost, 'net' | 'cost'>): void {
-    this.#net.add(net);
-    this.#cost.add(cost);
+  /** @param coins of the cost */
+  add({ net, cost }: Pick<RowCost, 'net' | 'cost'>, coins: number): void {
+    this.#net.add(net, net === cost ? coins : coinsOf(net));
+    this.#cost.add(cost, coins);
   }
   get cost(): Value {
     return this.#cost.value;
@@ -115,8 +118,8 @@ class Sum {
  * taken of the sum of the rows that have them, and rounded once where rows are.
  */
 export function totalsOf(rows: Iterable<WorkedRow>, { price, version, taxes, roundedAt }: TotalsOf): TakeOffTotals {
-  const sections = new Map<string | undefined, Sum>();
-  const taxed = new Map<string, Sum>();
+  const sections = new SumsBy<string | undefined, Sum>(() => new Sum());
+  const taxed = new SumsBy<string, Money>(() => new Money());
   const [unpriced, failed]: [string[], string[]] = [[], []];
   const [leftOut, onBill] = [new Sum(), new Sum()];
   const [first] = taxes;
@@ -132,42 +135,55 @@ export function totalsOf(rows: Iterable<WorkedRow>, { price, version, taxes, rou
       continue;
     }
     const counted = roundedAt === 'row' ? cost.billed : cost;
+    const coins = coinsOf(counted.cost);
     if (row.isLeftOut) {
-      leftOut.add(counted);
+      leftOut.add(counted, coins);
       continue;
     }
-    sumOf(sections, row.section).add(counted);
-    if (roundedAt === 'total') onBill.add(cost.billed);
+    sections.of(row.section).add(counted, coins);
+    if (roundedAt === 'total') onBill.add(cost.billed, coinsOf(cost.billed.cost));
     const tax = row.tax !== undefined && known.has(row.tax) ? row.tax : first?.id;
-    if (tax !== undefined) sumOf(taxed, tax).add(counted);
+    if (tax !== undefined) taxed.of(tax).add(counted.cost, coins);
   }
-  const bySection = new Map([...sections].map(([id, sum]) => [id, sum.sums]));
+  const bySection = new Map([...sections.all].map(([id, sum]) => [id, sum.sums]));
   const all = [...bySection.values()].reduce(plus, NO_SUMS);
   const drift = roundedAt === 'row' ? ZERO : subtractValue(all.cost, onBill.cost);
   return {
     sections: bySection,
-    all: { ...all, ...taxesOf(all.cost, taxed, taxes, roundedAt), drift },
+    all: { ...all, ...taxesOf(all.cost, taxed.all, taxes, roundedAt), drift },
     leftOut: leftOut.sums,
     unpriced,
     failed,
   };
 }
 
-function sumOf<Key>(sums: Map<Key, Sum>, key: Key): Sum {
-  const sum = sums.get(key) ?? new Sum();
-  sums.set(key, sum);
-  return sum;
+/** Sums by a key. Rows of one section stand together: the last one is at hand. */
+class SumsBy<Key, Kind> {
+  readonly all = new Map<Key, Kind>();
+  #last: { readonly key: Key; readonly sum: Kind } | undefined;
+  readonly #make: () => Kind;
+  constructor(make: () => Kind) {
+    this.#make = make;
+  }
+
+  of(key: Key): Kind {
+    if (this.#last !== undefined && this.#last.key === key) return this.#last.sum;
+    const sum = this.all.get(key) ?? this.#make();
+    this.all.set(key, sum);
+    this.#last = { key, sum };
+    return sum;
+  }
 }
 
 function taxesOf(
   cost: Value,
-  taxed: ReadonlyMap<string, Sum>,
+  taxed: ReadonlyMap<string, Money>,
   taxes: readonly Tax[],
   roundedAt: RoundedAt,
 ): Pick<Totals, 'taxes' | 'tax' | 'grand'> {
   const each = new Map(
     taxes.flatMap(({ id, rate }) => {
-      const of = taxed.get(id)?.cost;
+      const of = taxed.get(id)?.value;
       if (of === undefined || signOfValue(of) === 0) return [];
       const exact = multiplyValue(of, rate);
       return [[id, { of, tax: roundedAt === 'row' ? toCoins(exact) : exact }] as const];
