@@ -5,7 +5,7 @@ import { computed, ref, watch } from 'vue';
 import { Maximize, Minus, Plus } from 'lucide-vue-next';
 import type { Figure } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
-import { layOut, WHOLE, wordsWithRoom, type LaidWords, type Look } from './figure-layout.ts';
+import { layOut, reachOf, WHOLE, wordsWithRoom, type LaidWords, type Look } from './figure-layout.ts';
 
 const props = defineProps<{
   figure: Figure;
@@ -25,14 +25,6 @@ watch(
   () => (look.value = WHOLE),
 );
 
-const laid = computed(() =>
-  layOut(props.figure, Math.max(width.value, 200), Math.max(height.value, 160), {
-    look: look.value,
-    halfWords: (field) =>
-      props.readings[field] === undefined ? (props.names[field] ?? '').length * HALF_LETTER : HALF_READING,
-  }),
-);
-
 /** Pixels of half a letter of a name, and of half a reading. */
 const [HALF_LETTER, HALF_READING] = [3.4, 36];
 const TYPE = 18;
@@ -43,6 +35,21 @@ function nameOf({ field, isAngle, isTight }: LaidWords): string {
 }
 const readingOf = ({ text, field }: LaidWords) => text ?? props.readings[field ?? ''] ?? '';
 const textOf = (one: LaidWords) => [nameOf(one), readingOf(one)].filter((piece) => piece !== '').join(' ');
+/** Moved, and drawn smaller, where words would reach past a side. */
+const laid = computed(() => {
+  const [wide, high] = [Math.max(width.value, 200), Math.max(height.value, 160)];
+  const ways = {
+    look: look.value,
+    halfWords: (field: string) =>
+      props.readings[field] === undefined ? (props.names[field] ?? '').length * HALF_LETTER : HALF_READING,
+  };
+  const first = layOut(props.figure, wide, high, ways);
+  if (look.value.zoom !== 1) return first;
+  const [left, right] = reachOf(first, textOf, TYPE);
+  if (left >= 0 && right <= wide) return first;
+  const aside = Math.max(0, right - left - wide) / 2;
+  return layOut(props.figure, wide, high, { ...ways, aside, look: { ...WHOLE, dx: (wide - left - right) / 2 } });
+});
 const words = computed(() => wordsWithRoom(laid.value.words, textOf, TYPE, props.active));
 
 const ZOOM_STEP = 1.4;

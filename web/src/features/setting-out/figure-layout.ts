@@ -50,6 +50,8 @@ export interface LayOut {
   readonly look?: Look;
   /** Half of the length of an angle's words, in pixels, where it is not that of a reading. */
   readonly halfWords?: (field: string) => number;
+  /** Pixels to leave free on both sides, besides those that words usually need. */
+  readonly aside?: number;
   /** The scale to draw by, in pixels for each metre, from the largest that fits. */
   readonly scaleOf?: (fits: number) => number;
 }
@@ -59,14 +61,14 @@ export function layOut(
   figure: Figure,
   width: number,
   height: number,
-  { bare = false, look = WHOLE, scaleOf = (fits) => fits, halfWords = () => HALF_WORDS }: LayOut = {},
+  { bare = false, look = WHOLE, scaleOf = (fits) => fits, halfWords = () => HALF_WORDS, aside = 0 }: LayOut = {},
 ): LaidFigure {
   const points = figure.parts.flatMap(pointsOf);
   const [left, right] = extent(points.map(({ x }) => x));
   const [low, high] = extent(points.map(({ y }) => y));
   const room = (wanted: number, whole: number) => 2 * (bare ? BARE_ROOM : Math.min(wanted, whole / 4));
   const fits = Math.min(
-    (width - room(ROOM.x, width)) / (right - left || 1),
+    (width - room(ROOM.x, width) - 2 * aside) / (right - left || 1),
     (height - room(ROOM.y, height)) / (high - low || 1),
   );
   const scale = scaleOf(fits) * look.zoom;
@@ -135,6 +137,22 @@ export function wordsWithRoom(
   }
   return words.filter((one) => shown.has(one));
 }
+
+/** How far to the left and to the right a figure and its words reach, in pixels, with a little room beside them. */
+export function reachOf(
+  { lines, words }: LaidFigure,
+  textOf: (words: LaidWords) => string | undefined,
+  type: number,
+): readonly [left: number, right: number] {
+  const ends = words.flatMap((one) => {
+    const long = (textOf(one)?.length ?? 0) * SIGN * type;
+    const left = one.x - { start: 0, middle: long / 2, end: long }[one.anchor];
+    return [left, left + long];
+  });
+  const [left, right] = extent([...ends, ...lines.flatMap(({ points }) => points.map(({ x }) => x))]);
+  return [left - EDGE, right + EDGE];
+}
+const EDGE = 12;
 
 const extent = (values: readonly number[]): readonly [number, number] => [Math.min(...values), Math.max(...values)];
 const figureOf = (value: number) => value.toFixed(1);

@@ -7,7 +7,7 @@ import { FakeServer, newDevice } from '../../testing/fake-server.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
 import { MarkStories } from '../../job/mark-story.ts';
 import { driftWords } from './drift-words.ts';
-import { layOut, wordsWithRoom } from './figure-layout.ts';
+import { layOut, reachOf, wordsWithRoom } from './figure-layout.ts';
 import { figureSheet } from './figure-sheet.ts';
 import { PICTURES } from './samples.ts';
 import PickList from '../../ui/PickList.vue';
@@ -48,6 +48,16 @@ describe('a figure laid out', () => {
     expect(layOut(triangle, 92, 52, { bare: true }).words).toEqual([]);
     const closer = layOut(triangle, 800, 500, { look: { zoom: 2, dx: 10, dy: 0 } });
     expect(closer.lines[0]?.d).not.toBe(layOut(triangle, 800, 500).lines[0]?.d);
+  });
+
+  it('can be moved and drawn smaller, so that its words stay in the picture', () => {
+    const textOf = () => 'Rise 6′ 7 1⁄2″';
+    const reach = (ways: Parameters<typeof layOut>[3]) => reachOf(layOut(triangle, 500, 400, ways), textOf, 18);
+    const [left, right] = reach({});
+    expect(right).toBeGreaterThan(500);
+    const [movedLeft, movedRight] = reach({ aside: 20, look: { zoom: 1, dx: (500 - left - right) / 2, dy: 0 } });
+    expect(movedLeft).toBeGreaterThanOrEqual(0);
+    expect(movedRight).toBeLessThanOrEqual(500);
   });
 
   it('is there for every shape that can be chosen', () => {
