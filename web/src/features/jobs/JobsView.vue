@@ -140,7 +140,7 @@ function leave(): void {
             v-model="sought"
             size="large"
             clearable
-            placeholder="Find by name, tag, label, note or size"
+            placeholder="Name, label, note or size"
             data-test="find-job"
           />
         </label>
