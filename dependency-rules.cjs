@@ -36,7 +36,7 @@ const below = {
   bare: ['base', 'number', 'units', 'notation', 'reading', 'evaluate'],
   spoken: ['units'],
   mend: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'bare'],
-  session: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'mend'],
+  session: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'bare', 'mend'],
   slate: ['base', 'number', 'units', 'notation', 'reading', 'evaluate'],
   drawing: ['base', 'number', 'units'],
   scale: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'drawing'],
@@ -129,7 +129,7 @@ module.exports = {
       comment: 'Other workspaces import the public names of the core and the contract alone; tests may look inside.',
       severity: 'error',
       from: { pathNot: `^(core|benchmarks)/|${TESTS}`, path: '^(contract|server|web|simulator|e2e|tools)/' },
-      to: { path: '^core/src/', pathNot: '^core/src/((mend|spoken|quantities)/)?index\\.ts$' },
+      to: { path: '^core/src/', pathNot: '^core/src/((mend|spoken|spoken/heard|quantities)/)?index\\.ts$' },
     },
     {
       name: 'core-is-pure',

@@ -188,6 +188,17 @@ describe('the configuration', () => {
     expect(readConfig({ ...least, PORT: '0', SPRELL_DEMO: '1' })).toMatchObject({ port: 0, demo: true });
   });
 
+  it('lets one of each be the most', () => {
+    const ones = {
+      SPRELL_REQUESTS_A_MINUTE: '1',
+      SPRELL_GUESSES_A_QUARTER_HOUR: '1',
+      SPRELL_PASSWORDS_A_QUARTER_HOUR: '1',
+      SPRELL_LETTERS_AN_HOUR: '1',
+    };
+    const read = { requestsAMinute: 1, guessesAQuarterHour: 1, passwordsAQuarterHour: 1, lettersAnHour: 1 };
+    expect(readConfig({ ...least, ...ones })).toMatchObject(read);
+  });
+
   it.each([
     ['no database', { ...least, DATABASE_URL: undefined }],
     ['a secret that is none', { ...least, SPRELL_SECRET: 'short' }],

@@ -12,10 +12,13 @@ import {
   type Reckoned,
   type Value,
 } from '@sprell/core';
+import { Dialogue } from '@sprell/core/heard';
 import { readArguments } from './options.ts';
 
 /** One line of `--json`: an entry worked out, or what is wrong with it. */
 interface Report {
+  /** What was said, where phrases are read. */
+  readonly heard?: string;
   readonly entry: string;
   readonly readBack: string | null;
   readonly kind: string | null;
@@ -82,27 +85,25 @@ function errorOf(issue: Issue): NonNullable<Report['error']> {
   return { code: issue.code, message: describeIssue(issue), from: issue.start, to: issue.end, fixes: issue.fixes };
 }
 
+/** A report of an entry that was not worked out. */
+const refused = (entry: string, code: string, message: string, from: number, to: number): Report => ({
+  entry,
+  readBack: null,
+  kind: null,
+  reading: null,
+  plain: null,
+  exact: null,
+  approx: null,
+  rounding: null,
+  difference: null,
+  error: { code, message, from, to, fixes: [] },
+});
+
 /** The report of an entry on which the core itself failed. */
 function failedReport(entry: string, error: unknown): Report {
   const why = error instanceof Error ? error.message : String(error);
-  return {
-    entry,
-    readBack: null,
-    kind: null,
-    reading: null,
-    plain: null,
-    exact: null,
-    approx: null,
-    rounding: null,
-    difference: null,
-    error: {
-      code: 'internal',
-      message: `Sprell made a mistake on this entry (${why}); write it in another way, or report it.`,
-      from: 0,
-      to: entry.length,
-      fixes: [],
-    },
-  };
+  const message = `Sprell made a mistake on this entry (${why}); write it in another way, or report it.`;
+  return refused(entry, 'internal', message, 0, entry.length);
 }
 
 /** The entry with a caret under the spot, then the sentence. */
@@ -121,14 +122,36 @@ export async function main(args: readonly string[]): Promise<number> {
     return 2;
   }
   const session = new Session(options.style);
+  const dialogue = new Dialogue();
   let errors = 0;
+  /** What a phrase comes to; nothing counts of one with words that say nothing. */
+  const answerSaid = (phrase: string): { readonly report: Report; readonly issue?: Issue | undefined } => {
+    const turn = dialogue.hear(phrase, session.names);
+    const [lost] = turn.unknown;
+    if (turn.entry === '' || lost !== undefined) {
+      session.skip();
+      const message =
+        lost === undefined
+          ? 'Nothing to work out was said; say a size, or what to do with the last one.'
+          : `"${lost.text}" says nothing here${turn.entry === '' ? '' : `; without it this is ${turn.entry}`}. Say it in another way.`;
+      return {
+        report: { ...refused(turn.entry, 'heard.unknown', message, lost?.start ?? 0, lost?.end ?? 0), heard: phrase },
+      };
+    }
+    if (turn.corrects) session.takeBack();
+    const reckoned = session.enterSaid(turn.entry);
+    return { report: { heard: phrase, ...reportOf(reckoned.written, reckoned, options.style) }, issue: reckoned.issue };
+  };
   const answer = (entry: string): string => {
     let report: Report;
     let issue: Issue | undefined;
     try {
-      const reckoned = session.enter(entry);
-      issue = reckoned.issue;
-      report = reportOf(entry, reckoned, options.style);
+      if (options.spoken) ({ report, issue } = answerSaid(entry));
+      else {
+        const reckoned = session.enter(entry);
+        issue = reckoned.issue;
+        report = reportOf(entry, reckoned, options.style);
+      }
     } catch (error) {
       // A mistake of ours in one line is no reason to lose the answers to the others.
       session.skip();
@@ -137,7 +160,7 @@ export async function main(args: readonly string[]): Promise<number> {
     if (report.error !== null) errors += 1;
     if (options.json) return `${JSON.stringify(report)}\n`;
     if (report.error !== null) {
-      process.stderr.write(issue === undefined ? `${entry}\n${report.error.message}\n` : drawn(entry, issue));
+      process.stderr.write(issue === undefined ? `${entry}\n${report.error.message}\n` : drawn(report.entry, issue));
       return '';
     }
     const by = report.difference === null ? '' : `, by ${report.difference}`;

@@ -3,16 +3,19 @@ import { DEFAULT_STYLE, LENGTH_STYLES, parseRational, type LengthStyle, type Rea
 /** What the command line asks for. */
 export interface ReckonArguments {
   readonly json: boolean;
+  /** Entries are phrases, as they are said. */
+  readonly spoken: boolean;
   readonly style: ReadingStyle;
   /** Entries given as arguments; with none, standard input is read. */
   readonly entries: readonly string[];
 }
 
-export const USAGE = `bin/reckon [--json] [--style ${LENGTH_STYLES.join('|')}] [--finest 1/16] [--round nearest|up|down] [ENTRY …]`;
+export const USAGE = `bin/reckon [--json] [--spoken] [--style ${LENGTH_STYLES.join('|')}] [--finest 1/16] [--round nearest|up|down] [ENTRY …]`;
 
 /** The arguments read, or a sentence that says which one is wrong. */
 export function readArguments(args: readonly string[]): ReckonArguments | { readonly problem: string } {
   let json = false;
+  let spoken = false;
   let style: ReadingStyle = DEFAULT_STYLE;
   const entries: string[] = [];
   for (let index = 0; index < args.length; index += 1) {
@@ -24,6 +27,7 @@ export function readArguments(args: readonly string[]): ReckonArguments | { read
     const [name = '', inline] = splitOption(argument);
     const value = () => inline ?? args[(index += 1)] ?? '';
     if (name === '--json') json = true;
+    else if (name === '--spoken') spoken = true;
     else if (name === '--style') {
       const wanted = value();
       if (!isLengthStyle(wanted))
@@ -45,7 +49,7 @@ export function readArguments(args: readonly string[]): ReckonArguments | { read
     } else if (/^--[a-z]/.test(argument)) return { problem: `There is no option ${name}.\n${USAGE}` };
     else entries.push(argument);
   }
-  return { json, style, entries };
+  return { json, spoken, style, entries };
 }
 
 /** --style=mm as a name and a value; an entry that begins with a minus sign is no option. */

@@ -67,6 +67,35 @@ describe('bin/reckon', () => {
     });
   });
 
+  it('takes phrases as they are said, with corrections, and counts nothing that it did not understand', () => {
+    const said = [
+      'nine foot seven and a quarter plus two foot nine and three eighths',
+      'take three and a half off that',
+      'no, four and a half',
+      'store that as rail',
+      'banana plus two',
+      'rail times eight',
+      'not times, divided by',
+    ];
+    const { stdout, stderr, status } = run(['--spoken'], `${said.join('\n')}\n`);
+    expect(stdout.split('\n')).toEqual([
+      '9′ 7 1⁄4″ + 2′ 9 3⁄8″ = 12′ 4 5⁄8″',
+      'last − 3 1⁄2″ = 12′ 1 1⁄8″',
+      'last − 4 1⁄2″ = 12′ 1⁄8″',
+      'rail = last = 12′ 1⁄8″',
+      'rail × 8 = 96′ 1″',
+      'rail ÷ 8 = 1′ 6″',
+      '',
+    ]);
+    expect([stderr, status]).toEqual([
+      'banana plus two\n"banana" says nothing here; without it this is last + 2. Say it in another way.\n',
+      1,
+    ]);
+    expect(json(['--spoken', 'half an inch plus an inch'])).toMatchObject([
+      { heard: 'half an inch plus an inch', entry: '1/2" + 1"', reading: '1 1⁄2″' },
+    ]);
+  });
+
   it('heeds style, finest division and direction', () => {
     expect(run(['--style', 'mm', `9' 7 1/4"`]).stdout).toContain('= 2927 mm');
     expect(run(['--style=mm', '--finest', '0.5 mm', '--round', 'up', `9' 7 1/4"`]).stdout).toContain('= 2927.5 mm');

@@ -1,7 +1,8 @@
 import type { Quantity } from '../units/quantity.ts';
-import type { ReadingStyle } from '../reading/style.ts';
+import { isMetric, type ReadingStyle } from '../reading/style.ts';
 import type { Issue } from '../base/issue.ts';
 import type { Outcome } from '../evaluate/evaluate.ts';
+import { reckonTyped } from '../bare/reckon-typed.ts';
 import { mended } from '../mend/mend.ts';
 import { posted } from '../evaluate/posting.ts';
 import { readOutcome, reckon, type Reckoned } from '../evaluate/reckon.ts';
@@ -15,7 +16,9 @@ export class Session {
   readonly #style: ReadingStyle;
   /** Undefined for a comparison. */
   readonly #lines: (Resolved | undefined)[] = [];
-  readonly #marks = new Map<string, Quantity>();
+  #marks: ReadonlyMap<string, Quantity> = new Map();
+  /** The marks before each entry. */
+  readonly #before: ReadonlyMap<string, Quantity>[] = [];
   readonly #names = new Map<string, string>();
 
   constructor(style: ReadingStyle) {
@@ -24,6 +27,7 @@ export class Session {
 
   /** Works out the next entry. What it posts to a mark, or keeps, later entries see. */
   enter(source: string): Reckoned {
+    this.#before.push(this.#marks);
     const options = { scope: this.#scope(), style: this.#style };
     const worked = reckon(source, options);
     const reckoned = worked.issue ? { ...worked, issue: mended(worked, options) } : this.#settle(worked);
@@ -32,8 +36,31 @@ export class Session {
     return reckoned;
   }
 
+  /** Works out what was said: units that were left out are those of the job, where it makes no sense without. */
+  enterSaid(source: string): Reckoned & { readonly written: string } {
+    const options = { scope: this.#scope(), style: this.#style };
+    const isPlain = reckon(source, options).issue === undefined;
+    const bare = isMetric(this.#style.length) ? 'mm' : 'in';
+    const written = isPlain ? source : reckonTyped(source, { ...options, bare }).written;
+    return { ...this.enter(written), written };
+  }
+
+  /** Takes back what was entered last. */
+  takeBack(): void {
+    const before = this.#before.pop();
+    if (before === undefined) return;
+    this.#lines.pop();
+    this.#marks = before;
+  }
+
+  /** Marks that there are, as they were named. */
+  get names(): readonly string[] {
+    return [...this.#names].filter(([name]) => this.#marks.has(name)).map(([, name]) => name);
+  }
+
   /** Counts an entry that could not be worked out at all, so that the numbers of those after it are right. */
   skip(): void {
+    this.#before.push(this.#marks);
     this.#lines.push({ ok: false, line: this.#lines.length + 1 });
   }
 
@@ -50,14 +77,14 @@ export class Session {
       return reckoned;
     const name = assignment.name.toLowerCase();
     if (assignment.operator === 'keep') {
-      this.#marks.set(name, reckoned.outcome.quantity);
+      this.#marks = new Map(this.#marks).set(name, reckoned.outcome.quantity);
       this.#names.set(name, assignment.name);
       return reckoned;
     }
     const made = posted(assignment, entry.expr, this.#marks.get(name), reckoned.outcome.quantity);
     if (!made.ok) return { ...reckoned, outcome: undefined, reading: undefined, issue: made.issue };
     const { quantity } = made;
-    this.#marks.set(name, quantity);
+    this.#marks = new Map(this.#marks).set(name, quantity);
     const read = readOutcome(entry, quantity, this.#style);
     return { ...reckoned, outcome: { kind: 'quantity', quantity }, reading: read.reading, issue: read.issue };
   }
@@ -74,7 +101,7 @@ export class Session {
           ? undefined
           : this.#lines.slice(from - 1, to).filter((line): line is Resolved => line !== undefined),
       last: () => this.#lines.findLast((line) => line !== undefined),
-      names: () => [...this.#names.values()],
+      names: () => this.names,
     };
   }
 }

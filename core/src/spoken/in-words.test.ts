@@ -17,6 +17,8 @@ describe('a size in words', () => {
     ['4 5⁄8″', 'four and five eighths inches'],
     ['3⁄4″', 'three quarters of an inch'],
     ['1⁄64″', 'one sixty-fourth of an inch'],
+    ['13⁄16″', 'thirteen sixteenths of an inch'],
+    ['≈ 11⁄32″', 'about eleven thirty-seconds of an inch'],
     ['0″', 'zero inches'],
     ['−3′ 2″', 'minus three feet, two'],
     ['≈ 12′ 8 3⁄4″', 'about twelve feet, eight and three quarters'],

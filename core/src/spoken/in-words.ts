@@ -34,7 +34,7 @@ const UNIT = `(?:sq |cu )?(?:${WRITTEN_UNITS.map(escaped).join('|')})[²³⁴]?(
 const NUMBER = String.raw`\d+(?:[.,\u202f]\d+)*`;
 /** A number with what stands tight behind it, a unit, a word, or a sign. */
 const PIECE = new RegExp(
-  `(?<money>\\$)?(?<whole>${NUMBER})(?: (?<num>\\d+)[⁄/](?<den>\\d+))?(?![⁄/]\\d)` +
+  `(?<money>\\$)?(?<whole>${NUMBER})(?: (?<num>\\d+)[⁄/](?<den>\\d+))?(?!\\d|[⁄/]\\d)` +
     `|(?<onlyNum>\\d+)[⁄/](?<onlyDen>\\d+)` +
     `|(?<per>/) ?(?<perUnit>${UNIT})` +
     `|(?<unit>${UNIT})` +

@@ -1,5 +1,6 @@
 import type { AccountWire, OwnAccountWire } from '@sprell/contract';
 import type { Database } from '../../db/client.ts';
+import { isTaken } from '../../db/is-taken.ts';
 import type { Guesses } from '../../http/guesses.ts';
 import { ProblemError } from '../../http/problem-error.ts';
 import type { Letters } from '../mail/index.ts';
@@ -44,6 +45,7 @@ export function makeClaimsService(
     const isGiven = await db
       .transaction((tx) => giveAddress(tx, accountId, email, passwordHash))
       .catch((error: unknown) => {
+        // Two browsers claimed it at the same moment: the database lets one through.
         if (isTaken(error)) return false;
         throw error;
       });
@@ -83,11 +85,4 @@ export function makeClaimsService(
       }
     },
   };
-}
-
-/** Two browsers claimed the same address at the same moment: the database lets one through. */
-function isTaken(error: unknown): boolean {
-  for (let cause: unknown = error; cause instanceof Error; cause = cause.cause)
-    if ((cause as { code?: string }).code === '23505') return true;
-  return false;
 }

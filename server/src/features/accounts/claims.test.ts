@@ -2,6 +2,7 @@ import type { JobSummary } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { anAddress, claimed, codeOf, PASSWORD, signIn } from '../../testing/people.ts';
+import { findAccount, giveAddress } from './accounts.repository.ts';
 import { startTestApp, tokenFor, tokensFor, type Browser, type TestApp } from '../../testing/test-app.ts';
 
 let test: TestApp;
@@ -102,6 +103,14 @@ describe('an address of one’s own', () => {
     const tokens = tokensFor(test.mail, email, 'confirm');
     const answers = await Promise.all(tokens.map((token) => confirm(test.browser(), token, PASSWORD)));
     expect(answers.map(({ status }) => status).sort()).toEqual([200, 409, 409]);
+  });
+
+  it('is not given to an account that has one, whoever asks in the same moment', async () => {
+    const guest = await test.guest();
+    const [first, second] = [anAddress(), anAddress()];
+    expect(await giveAddress(test.database.db, guest.accountId, first, 'hash')).toBe(true);
+    expect(await giveAddress(test.database.db, guest.accountId, second, 'hash')).toBe(false);
+    expect(await findAccount(test.database.db, guest.accountId)).toMatchObject({ email: first });
   });
 
   it('is the account’s at once where the server sends no mail', async () => {

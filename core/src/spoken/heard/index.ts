@@ -1,0 +1,4 @@
+/** Phrases that were heard, as the entries they are meant for. */
+export { Dialogue, type Turn } from './dialogue.ts';
+export { heardEntry, type HeardEntry } from './entry.ts';
+export type { HeardWord } from './words.ts';

@@ -1,0 +1,84 @@
+import { readHeardNumber, type HeardNumber } from './numbers.ts';
+import { FORMS, phraseAt, type Read, type Words } from './phrases.ts';
+import { goesOn, impliedBehind, readHeardUnit, type HeardUnit } from './units.ts';
+
+/** "To" and "for" behind a unit are not two and four. */
+export const SOUNDS: ReadonlySet<string> = new Set(['to', 'too', 'for', 'fore', 'have']);
+
+/** A unit that begins at a word. "In" before another unit asks for that one: "twelve foot in metres". */
+function unitAt(words: Words, at: number): HeardUnit | undefined {
+  const asks = words[at] === 'in' && (readHeardUnit(words, at + 1) ?? phraseAt(words, at + 1, FORMS)) !== undefined;
+  return asks ? undefined : readHeardUnit(words, at);
+}
+
+/** Behind a fraction, "of an inch" and "a metre" say its unit. */
+function behindPart(words: Words, { next, form }: HeardNumber): number {
+  if (form !== 'fraction' && form !== 'mixed') return next;
+  const of = words[next] === 'of' ? next + 1 : next;
+  const article = isArticle(words[of]) ? of + 1 : of;
+  return unitAt(words, article) === undefined ? next : article;
+}
+const isArticle = (word: string | undefined) => word === 'a' || word === 'an' || word === 'one';
+
+/** "An inch", "a foot and a half", "an inch and three eighths". */
+function readOne(words: Words, at: number): Read | undefined {
+  if (!isArticle(words[at])) return undefined;
+  const unit = unitAt(words, at + 1);
+  if (unit === undefined || words[unit.next] !== 'and') return unit && { text: `1${unit.written}`, next: unit.next };
+  const part = readHeardNumber(words, unit.next + 1);
+  const isPart = part?.form === 'fraction' && unitAt(words, behindPart(words, part)) === undefined;
+  return isPart
+    ? { text: `1 ${part.text}${unit.written}`, next: part.next }
+    : { text: `1${unit.written}`, next: unit.next };
+}
+
+/** What a number is when a sign or a word stands beside it: money, percent, a slope. */
+function withSign(words: Words, first: HeardNumber): Read | undefined {
+  const word = words[first.next] ?? '';
+  if (word === 'percent' || word === '%') return { text: `${first.text}%`, next: first.next + 1 };
+  if (word === 'per' && words[first.next + 1] === 'cent') return { text: `${first.text}%`, next: first.next + 2 };
+  if (word === 'dollar' || word === 'dollars') return { text: `$${first.text}`, next: first.next + 1 };
+  if (word !== 'in' || first.form === 'mixed') return undefined;
+  const run = readHeardNumber(words, first.next + 1);
+  return run?.text === '12' ? { text: `${first.text} in 12`, next: run.next } : undefined;
+}
+
+/**
+ * A number with its units.
+ * @example readSize(['nine', 'foot', 'seven', 'and', 'a', 'quarter'], 0)?.text // => `9' 7 1/4"`
+ */
+export function readSize(words: Words, at: number): Read | undefined {
+  if (words[at] === '$') {
+    const money = readHeardNumber(words, at + 1);
+    return money && { text: `$${money.text}`, next: money.next };
+  }
+  const number = readHeardNumber(words, at);
+  const first = number && { number, read: withSign(words, number) };
+  if (first?.read !== undefined) return first.read;
+  const unit = number && unitAt(words, behindPart(words, number));
+  const start = number && unit ? { text: `${number.text}${unit.written}`, next: unit.next } : readOne(words, at);
+  if (start === undefined) return number;
+  return furtherParts(words, start, unit?.written ?? `${/[^\d /]+.*$/.exec(start.text)?.[0] ?? ''}`);
+}
+
+const INCHES = 12;
+
+/** The smaller parts of one size: the inches behind feet, the centimetres behind metres. */
+function furtherParts(words: Words, { text, next }: Read, before: string): Read {
+  const isJoined = words[next] === 'and';
+  const at = isJoined ? next + 1 : next;
+  const number = SOUNDS.has(words[at] ?? '') ? undefined : readHeardNumber(words, at);
+  if (number === undefined) return { text, next };
+  const unit = unitAt(words, behindPart(words, number));
+  // "Two foot and thirty inches" are two sizes: the inches of one are fewer than a foot.
+  const isApart = isJoined && Number.parseFloat(number.text) >= INCHES;
+  if (unit !== undefined)
+    return goesOn(before, unit.written) && !isApart
+      ? furtherParts(words, { text: `${text} ${number.text}${unit.written}`, next: unit.next }, unit.written)
+      : { text, next };
+  // "Nineteen inches and a half", "nine foot and three eighths".
+  const isPart = isJoined && number.form === 'fraction';
+  if (isPart && before === '"') return { text: `${text.slice(0, -1)} ${number.text}"`, next: number.next };
+  const implied = isJoined && !(isPart && before === "'") ? undefined : impliedBehind(before, number.text);
+  return implied === undefined ? { text, next } : { text: `${text} ${number.text}${implied}`, next: number.next };
+}
