@@ -400,6 +400,7 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
 }
 .panel {
   contain: strict;
+  will-change: transform;
   grid-area: panel;
   border-left: 1px solid var(--groove);
 }
@@ -427,6 +428,7 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
   }
   .panel {
     contain: none;
+    will-change: auto;
     border-left: 0;
     overflow: visible;
   }

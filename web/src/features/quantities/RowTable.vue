@@ -323,6 +323,8 @@ function dropOn(item: Item): void {
 .scroller {
   /* What is written in a cell lays out and paints nothing beside the table. */
   contain: strict;
+  /* Painted by itself: without it the browser puts the whole page together again at each key, a tenth of its work. */
+  will-change: transform;
   overflow: auto;
   min-height: 0;
   border-top: 1px solid var(--groove);
