@@ -13,6 +13,7 @@ const RUNNABLE = [
   'entries',
   'slate',
   'quantities',
+  'spoken',
   'shapes',
   'screen',
   'devices',

@@ -38,6 +38,18 @@ interface Report {
   } | null;
 }
 
+/** Where nothing was worked out. */
+const NOTHING = {
+  readBack: null,
+  kind: null,
+  reading: null,
+  plain: null,
+  exact: null,
+  approx: null,
+  rounding: null,
+  difference: null,
+} as const;
+
 function exactTerms(value: Value): Report['exact'] {
   if (!isExact(value)) return null;
   return termsOf(value).map(({ coefficient, radicand, piPower }) => ({
@@ -50,17 +62,7 @@ function exactTerms(value: Value): Report['exact'] {
 
 function reportOf(entry: string, reckoned: Reckoned, style: ReadingStyle): Report {
   const { readBack, outcome, reading, issue } = reckoned;
-  const nothing = {
-    entry,
-    readBack: readBack ?? null,
-    kind: null,
-    reading: null,
-    plain: null,
-    exact: null,
-    approx: null,
-    rounding: null,
-    difference: null,
-  };
+  const nothing = { ...NOTHING, entry, readBack: readBack ?? null };
   if (issue !== undefined || outcome === undefined)
     return { ...nothing, error: issue === undefined ? null : errorOf(issue) };
   if (outcome.kind === 'answer') {
@@ -87,15 +89,8 @@ function errorOf(issue: Issue): NonNullable<Report['error']> {
 
 /** A report of an entry that was not worked out. */
 const refused = (entry: string, code: string, message: string, from: number, to: number): Report => ({
+  ...NOTHING,
   entry,
-  readBack: null,
-  kind: null,
-  reading: null,
-  plain: null,
-  exact: null,
-  approx: null,
-  rounding: null,
-  difference: null,
   error: { code, message, from, to, fixes: [] },
 });
 

@@ -88,6 +88,8 @@ export function readPart(words: Words, at: number): { readonly value: number; re
   if (word === 'thirty' && /^seconds?$/.test(following ?? '')) return { value: 32, next: at + 2 };
   if (word === 'sixty' && /^fourths?$/.test(following ?? '')) return { value: 64, next: at + 2 };
   if (/^hundred and twenty eighths?$/.test(words.slice(at, at + 4).join(' '))) return { value: 128, next: at + 4 };
+  // As recognisers write them: 16ths, 32nds.
+  if (/^\d+$/.test(word) && /^(ths?|nds?|rds?)$/.test(following ?? '')) return { value: Number(word), next: at + 2 };
   const value = PARTS.get(SINGULAR[word] ?? word.replace(/s$/, ''));
   return value === undefined ? undefined : { value, next: at + 1 };
 }
@@ -175,6 +177,13 @@ function readFraction(words: Words, at: number): HeardNumber | undefined {
   return { text: `${count.value}/${parts.value}`, form: 'fraction', next: parts.next };
 }
 
+/** A fraction written in figures. */
+function writtenFraction(words: Words, at: number): HeardNumber | undefined {
+  const word = words[at] ?? '';
+  const text = SIGNS[word] ?? (/^\d+[/⁄]\d+$/.test(word) ? word.replace('⁄', '/') : undefined);
+  return text === undefined ? undefined : { text, form: 'fraction', next: at + 1 };
+}
+
 /** A number written in figures, with a fraction behind it or not. */
 function readFigures(words: Words, at: number): HeardNumber | undefined {
   const word = words[at] ?? '';
@@ -185,9 +194,8 @@ function readFigures(words: Words, at: number): HeardNumber | undefined {
   if (text.includes('/')) return { text, form: 'fraction', next: at + 1 };
   if (text.includes('.')) return { text, form: 'decimal', next: at + 1 };
   const joined = words[at + 1] === 'and' ? at + 2 : at + 1;
-  const following = words[joined] ?? '';
-  const fraction = SIGNS[following] ?? (/^\d+[/⁄]\d+$/.test(following) ? following.replace('⁄', '/') : undefined);
-  if (fraction !== undefined) return { text: `${text} ${fraction}`, form: 'mixed', next: joined + 1 };
+  const fraction = writtenFraction(words, joined);
+  if (fraction !== undefined) return { text: `${text} ${fraction.text}`, form: 'mixed', next: fraction.next };
   const said = words[at + 1] === 'and' ? readFraction(words, at + 2) : undefined;
   if (said !== undefined) return { text: `${text} ${said.text}`, form: 'mixed', next: said.next };
   const part = readPart(words, at + 1);
@@ -233,7 +241,8 @@ export function readHeardNumber(said: Words, at: number): HeardNumber | undefine
     const text = top === undefined ? `${whole.value}/${part.value}` : `${whole.value - top} ${top}/${part.value}`;
     return { text, form: top === undefined ? 'fraction' : 'mixed', next: part.next };
   }
-  const joined = words[whole.next] === 'and' ? readFraction(words, whole.next + 1) : readFraction(words, whole.next);
+  const behind = words[whole.next] === 'and' ? whole.next + 1 : whole.next;
+  const joined = readFraction(words, behind) ?? writtenFraction(words, behind);
   if (joined !== undefined) return { text: `${whole.value} ${joined.text}`, form: 'mixed', next: joined.next };
   return { text: `${whole.value}`, form: 'whole', next: whole.next };
 }

@@ -1,0 +1,55 @@
+/**
+ * What recognisers write for words of this trade, by what was said. Where both are words that may stand, the entry decides:
+ * see `rank.ts`. They sound alike, and most are commoner in speech than what is said on a site.
+ */
+export const CONFUSIONS: readonly (readonly [heard: string, said: string])[] = [
+  ...pairs('foot', 'food', 'put', 'fort', 'foote', "foot's"),
+  ...pairs('feet', 'feat', 'fit', 'feed'),
+  ...pairs('inch', 'edge', 'itch', 'ench', 'lynch'),
+  ...pairs('inches', 'edges', 'itches', 'riches'),
+  ...pairs('an inch', 'a niche', 'a nitch', 'and inch'),
+  ...pairs('half', 'have', 'halve', 'calf', 'harf'),
+  ...pairs('half an', 'have an', 'half and', 'halfen'),
+  ...pairs('quarter', 'water', 'corner', 'porter'),
+  ...pairs('quarters', 'waters', 'corners', 'porters'),
+  ...pairs('eighth', 'eight', 'ate', 'hate'),
+  ...pairs('eighths', 'eights', 'eight', 'ates', 'hates', 'aids'),
+  ...pairs('sixteenth', 'sixteen', '16'),
+  ...pairs('sixteenths', 'sixteens', 'sixteen', '16'),
+  ...pairs('thirty seconds', 'thirty second', 'dirty seconds'),
+  ...pairs('one', 'won', 'wan'),
+  ...pairs('two', 'to', 'too', 'tool'),
+  ...pairs('three', 'tree', 'free', 'the'),
+  ...pairs('four', 'for', 'fore', 'floor'),
+  ...pairs('five', 'fife', 'hive', 'fine'),
+  ...pairs('six', 'sicks', 'sex', 'sticks'),
+  ...pairs('seven', 'heaven', 'sevan'),
+  ...pairs('eight', 'ate', 'hate', 'eighth'),
+  ...pairs('nine', 'line', 'mine', 'nein'),
+  ...pairs('ten', 'tin', 'tan', 'then'),
+  ...pairs('twelve', 'delve', 'shelve'),
+  ...pairs('plus', 'plush', 'pus', 'bus'),
+  ...pairs('minus', 'mine us', 'mines', 'minor', 'minors'),
+  ...pairs('times', 'time', 'dimes', 'tines'),
+  ...pairs('by', 'buy', 'bye', 'bi'),
+  ...pairs('divided by', 'divided buy', 'divide it by', 'the vital by', 'divided bye'),
+  ...pairs('subtract', 'sub tract', 'some tract', 'extract', 'subtracked'),
+  ...pairs('take', 'tape', 'tick', 'cake'),
+  ...pairs('off', 'of', 'cough', 'or'),
+  ...pairs('less', 'let', 'lest', 'lease'),
+  ...pairs('add', 'had', 'at', 'ad'),
+  ...pairs('and', 'an', 'end', 'in'),
+  ...pairs('point', 'paint', 'pint', 'joint'),
+  ...pairs('mil', 'meal', 'male', 'mel'),
+  ...pairs('metres', 'meet us', 'meat is', 'meters'),
+  ...pairs('metre', 'meet her', 'meat her', 'meta'),
+  ...pairs('square', 'swear', 'scare', 'where'),
+  ...pairs('cubic', 'cube it', 'cupid'),
+  ...pairs('squared', 'scared', 'swear it'),
+  ...pairs('that', 'dad', 'the', 'hat'),
+  ...pairs('store', 'stall', 'stole', 'star'),
+];
+
+function pairs(said: string, ...heard: readonly string[]): readonly (readonly [string, string])[] {
+  return heard.map((one) => [one, said] as const);
+}
