@@ -116,6 +116,7 @@ function readDigits(words: Words, at: number): { readonly digits: string; readon
 
 /** A number below a hundred: "forty-four", "twelve", "seven". */
 function belowHundred(words: Words, at: number): Cardinal | undefined {
+  if (words[at] === 'nought' || words[at] === 'naught') return { value: 0, tails: [0], next: at + 1 };
   const ten = TENS.get(words[at] ?? '');
   if (ten === undefined) {
     const value = SMALL.get(words[at] ?? '');
