@@ -212,8 +212,7 @@ function behindOfAnInch(words: Words, at: number): number {
  * A phrase as an entry writes it. Words that say nothing here, and a second value with nothing between, are named and left out:
  * what is meant by them is not for us to say.
  * @param names of marks that there are
- * @example heardEntry('nine foot seven and a quarter plus two foot nine and three eighths', []).entry
- * // => `9' 7 1/4" + 2' 9 3/8"`
+ * @example heardEntry('two foot nine and a half plus a foot', []).entry // => `2' 9 1/2" + 1'`
  */
 export function heardEntry(phrase: string, names: readonly string[]): HeardEntry {
   const heard = wordsOf(phrase);
