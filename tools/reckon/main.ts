@@ -124,7 +124,6 @@ export async function main(args: readonly string[]): Promise<number> {
     const turn = dialogue.hear(phrase, session.names);
     const [lost] = turn.unknown;
     if (turn.entry === '' || lost !== undefined) {
-      session.skip();
       const message =
         lost === undefined
           ? 'Nothing to work out was said; say a size, or what to do with the last one.'

@@ -91,6 +91,9 @@ describe('bin/reckon', () => {
       'banana plus two\n"banana" says nothing here; without it this is last + 2. Say it in another way.\n',
       1,
     ]);
+    // What was not understood is no line: a correction is of the phrase before it.
+    const corrected = run(['--spoken', 'nine foot', 'banana', 'no, eight', 'line one']).stdout.split('\n');
+    expect(corrected).toEqual(['9′ = 9′', '8′ = 8′', '#1 = 8′', '']);
     expect(json(['--spoken', 'half an inch plus an inch'])).toMatchObject([
       { heard: 'half an inch plus an inch', entry: '1/2" + 1"', reading: '1 1⁄2″' },
     ]);

@@ -16,9 +16,9 @@ export class Session {
   readonly #style: ReadingStyle;
   /** Undefined for a comparison. */
   readonly #lines: (Resolved | undefined)[] = [];
-  #marks: ReadonlyMap<string, Quantity> = new Map();
-  /** The marks before each entry. */
-  readonly #before: ReadonlyMap<string, Quantity>[] = [];
+  readonly #marks = new Map<string, Quantity>();
+  /** The mark that the last entry set, as it was before; undefined where it set none. */
+  #before: { readonly name: string; readonly was: Quantity | undefined } | undefined;
   readonly #names = new Map<string, string>();
 
   constructor(style: ReadingStyle) {
@@ -27,7 +27,7 @@ export class Session {
 
   /** Works out the next entry. What it posts to a mark, or keeps, later entries see. */
   enter(source: string): Reckoned {
-    this.#before.push(this.#marks);
+    this.#before = undefined;
     const options = { scope: this.#scope(), style: this.#style };
     const worked = reckon(source, options);
     const reckoned = worked.issue ? { ...worked, issue: mended(worked, options) } : this.#settle(worked);
@@ -45,12 +45,16 @@ export class Session {
     return { ...this.enter(written), written };
   }
 
-  /** Takes back what was entered last. */
+  /** Takes back the line that was entered last, with what it did to a mark. Marks of the lines before it stay. */
   takeBack(): void {
-    const before = this.#before.pop();
-    if (before === undefined) return;
+    if (this.#before?.was !== undefined) this.#marks.set(this.#before.name, this.#before.was);
+    else if (this.#before !== undefined) this.#marks.delete(this.#before.name);
+    this.#before = undefined;
     this.#lines.pop();
-    this.#marks = before;
+  }
+  #setMark(name: string, quantity: Quantity): void {
+    this.#before = { name, was: this.#marks.get(name) };
+    this.#marks.set(name, quantity);
   }
 
   /** Marks that there are, as they were named. */
@@ -60,7 +64,7 @@ export class Session {
 
   /** Counts an entry that could not be worked out at all, so that the numbers of those after it are right. */
   skip(): void {
-    this.#before.push(this.#marks);
+    this.#before = undefined;
     this.#lines.push({ ok: false, line: this.#lines.length + 1 });
   }
 
@@ -77,14 +81,14 @@ export class Session {
       return reckoned;
     const name = assignment.name.toLowerCase();
     if (assignment.operator === 'keep') {
-      this.#marks = new Map(this.#marks).set(name, reckoned.outcome.quantity);
+      this.#setMark(name, reckoned.outcome.quantity);
       this.#names.set(name, assignment.name);
       return reckoned;
     }
     const made = posted(assignment, entry.expr, this.#marks.get(name), reckoned.outcome.quantity);
     if (!made.ok) return { ...reckoned, outcome: undefined, reading: undefined, issue: made.issue };
     const { quantity } = made;
-    this.#marks = new Map(this.#marks).set(name, quantity);
+    this.#setMark(name, quantity);
     const read = readOutcome(entry, quantity, this.#style);
     return { ...reckoned, outcome: { kind: 'quantity', quantity }, reading: read.reading, issue: read.issue };
   }

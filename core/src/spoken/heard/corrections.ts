@@ -1,6 +1,6 @@
 import { readHeardNumber, readPart } from './numbers.ts';
 import { BETWEEN, phraseAt, type Phrases, type Words } from './phrases.ts';
-import { readSize, SOUNDS } from './size.ts';
+import { readSize, NO_NUMBERS_BEHIND } from './size.ts';
 import { readHeardUnit } from './units.ts';
 
 /** What says that the phrase before was not meant so, the longest first. */
@@ -65,7 +65,7 @@ function placeOfAlike(before: Words, said: Words): Span | undefined {
 function lastPlace(words: Words, rule: (at: number) => number | undefined): Span | undefined {
   let found: Span | undefined;
   for (let at = 0; at < words.length;) {
-    const next = SOUNDS.has(words[at] ?? '') ? undefined : rule(at);
+    const next = NO_NUMBERS_BEHIND.has(words[at] ?? '') ? undefined : rule(at);
     if (next !== undefined) found = { from: at, to: next };
     at = next ?? at + 1;
   }

@@ -1,4 +1,5 @@
 /** Numbers as they are said: cardinals, digits one by one, decimals, and the fractions of a tape. */
+import type { Words } from './phrases.ts';
 
 /** A number that was heard, as an entry writes it, and the words behind it. */
 export interface HeardNumber {
@@ -7,8 +8,6 @@ export interface HeardNumber {
   /** The first word that is no part of it. */
   readonly next: number;
 }
-type Words = readonly string[];
-
 const SMALL: ReadonlyMap<string, number> = new Map(
   [
     'zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'thirteen',

@@ -50,8 +50,7 @@ const LATER = 0.4;
 /** How far an entry is from one that counts. */
 function costOf({ entry, unknown }: HeardEntry, { makesSense }: RankOptions): number {
   if (entry === '') return NOTHING;
-  const lost = unknown.length * LOST;
-  if (unknown.length > 0) return lost;
+  if (unknown.length > 0) return unknown.length * LOST;
   return (makesSense(entry) ? 0 : SENSELESS) + (isOfATape(entry) ? 0 : NO_TAPE);
 }
 const [NOTHING, LOST, SENSELESS, NO_TAPE] = [40, 8, 6, 2.5];

@@ -3,7 +3,7 @@ import { FORMS, phraseAt, type Read, type Words } from './phrases.ts';
 import { goesOn, impliedBehind, readHeardUnit, type HeardUnit } from './units.ts';
 
 /** "To" and "for" behind a unit are not two and four. */
-export const SOUNDS: ReadonlySet<string> = new Set(['to', 'too', 'for', 'fore', 'have']);
+export const NO_NUMBERS_BEHIND: ReadonlySet<string> = new Set(['to', 'too', 'for', 'fore', 'have']);
 
 /** A unit that begins at a word. "In" before another unit asks for that one: "twelve foot in metres". */
 function unitAt(words: Words, at: number): HeardUnit | undefined {
@@ -67,7 +67,7 @@ const INCHES = 12;
 function furtherParts(words: Words, { text, next }: Read, before: string): Read {
   const isJoined = words[next] === 'and';
   const at = isJoined ? next + 1 : next;
-  const number = SOUNDS.has(words[at] ?? '') ? undefined : readHeardNumber(words, at);
+  const number = NO_NUMBERS_BEHIND.has(words[at] ?? '') ? undefined : readHeardNumber(words, at);
   if (number === undefined) return { text, next };
   const unit = unitAt(words, behindPart(words, number));
   // "Two foot and thirty inches" are two sizes: the inches of one are fewer than a foot.

@@ -1,9 +1,10 @@
+import type { Words } from './phrases.ts';
+
 /** A unit that was heard: how an entry writes it behind a number, and the first word behind it. */
 export interface HeardUnit {
   readonly written: string;
   readonly next: number;
 }
-type Words = readonly string[];
 
 /** One of it and several, as they are said, by what an entry writes. */
 const SAID: Readonly<Record<string, readonly string[]>> = {
