@@ -136,13 +136,7 @@ function leave(): void {
         <label class="search">
           <Search :size="20" aria-hidden="true" />
           <span class="sr-only">Find a job</span>
-          <el-input
-            v-model="sought"
-            size="large"
-            clearable
-            placeholder="Name, label, note or size"
-            data-test="find-job"
-          />
+          <el-input v-model="sought" size="large" clearable placeholder="Name, label, size" data-test="find-job" />
         </label>
         <PlainButton leading data-test="begin-job" @click="begin"
           ><FolderPlus :size="20" aria-hidden="true" />New job</PlainButton

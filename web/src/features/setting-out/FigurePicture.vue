@@ -28,6 +28,8 @@ watch(
 /** Pixels of half a letter of a name, and of half a reading. */
 const [HALF_LETTER, HALF_READING] = [3.4, 36];
 const TYPE = 18;
+/** Between a name and its reading. */
+const NAME_GAP = 5;
 /** An angle has no room for its name between its sides, unless it is the one that is looked at. */
 function nameOf({ field, isAngle, isTight }: LaidWords): string {
   const isNamed = !isAngle || field === props.active || (!isTight && props.readings[field ?? ''] === undefined);
@@ -35,6 +37,7 @@ function nameOf({ field, isAngle, isTight }: LaidWords): string {
 }
 const readingOf = ({ text, field }: LaidWords) => text ?? props.readings[field ?? ''] ?? '';
 const textOf = (one: LaidWords) => [nameOf(one), readingOf(one)].filter((piece) => piece !== '').join(' ');
+const longOf = (one: LaidWords) => nameOf(one).length * 2 * HALF_LETTER + readingOf(one).length * (TYPE / 2) + NAME_GAP;
 /** Moved, and drawn smaller, where words would reach past a side. */
 const laid = computed(() => {
   const [wide, high] = [Math.max(width.value, 200), Math.max(height.value, 160)];
@@ -45,7 +48,7 @@ const laid = computed(() => {
   };
   const first = layOut(props.figure, wide, high, ways);
   if (look.value.zoom !== 1) return first;
-  const [left, right] = reachOf(first, textOf, TYPE);
+  const [left, right] = reachOf(first, longOf);
   if (left >= 0 && right <= wide) return first;
   const aside = Math.max(0, right - left - wide) / 2;
   return layOut(props.figure, wide, high, { ...ways, aside, look: { ...WHOLE, dx: (wide - left - right) / 2 } });

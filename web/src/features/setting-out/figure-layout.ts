@@ -138,14 +138,16 @@ export function wordsWithRoom(
   return words.filter((one) => shown.has(one));
 }
 
-/** How far to the left and to the right a figure and its words reach, in pixels, with a little room beside them. */
+/**
+ * How far to the left and to the right a figure and its words reach, in pixels, with a little room beside them.
+ * @param longOf pixels that words take
+ */
 export function reachOf(
   { lines, words }: LaidFigure,
-  textOf: (words: LaidWords) => string | undefined,
-  type: number,
+  longOf: (words: LaidWords) => number,
 ): readonly [left: number, right: number] {
   const ends = words.flatMap((one) => {
-    const long = (textOf(one)?.length ?? 0) * SIGN * type;
+    const long = longOf(one);
     const left = one.x - { start: 0, middle: long / 2, end: long }[one.anchor];
     return [left, left + long];
   });
