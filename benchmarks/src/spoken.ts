@@ -3,22 +3,18 @@
  * random: how often the right entry comes first or second.
  */
 import { performance } from 'node:perf_hooks';
-import { DEFAULT_STYLE, Session } from '../../core/src/index.ts';
+import { DEFAULT_STYLE, describeIssue } from '../../core/src/index.ts';
+import { SlateDesk } from '../../core/src/conversation/index.ts';
 import { CONFUSIONS } from '../../core/src/spoken/heard/confusions.ts';
-import { heardEntry, rankHeard } from '../../core/src/spoken/heard/index.ts';
+import { asEntries, heardEntry, rankHeard } from '../../core/src/spoken/heard/index.ts';
 import { SAID_LINES, SAID_MARKS, SAID_PHRASES } from '../../core/src/spoken/heard/said-phrases.ts';
 
 const MISHEARD = 300;
 const names = Object.keys(SAID_MARKS);
 const marks = Object.entries(SAID_MARKS).map(([name, size]) => `${name} = ${size}`);
-const session = new Session(DEFAULT_STYLE);
-for (const entry of [...SAID_LINES, ...marks, ...SAID_LINES.slice(-1)]) session.enter(entry);
-/** Works an entry out and takes it back. */
-const makesSense = (entry: string): boolean => {
-  const { issue } = session.enterSaid(entry);
-  session.takeBack();
-  return issue === undefined;
-};
+const desk = new SlateDesk(DEFAULT_STYLE, describeIssue);
+for (const entry of [...SAID_LINES, ...marks, ...SAID_LINES.slice(-1)]) desk.put(entry, { to: 'slate' });
+const makesSense = ({ entry }: { readonly entry: string }) => desk.works(entry);
 
 /** A number from 0 to 1 that is the same in every run. */
 function* seeded(seed: number): Generator<number, never> {
@@ -52,7 +48,7 @@ const tried = Array.from({ length: MISHEARD }, () => {
     text = misheard(phrase);
   }
   const start = performance.now();
-  const ranked = rankHeard([{ text }], { names, makesSense });
+  const ranked = rankHeard([{ text }], { read: asEntries(names), makesSense });
   return { phrase, text, entry, ranked, took: performance.now() - start };
 });
 const place = ({ ranked, entry }: (typeof tried)[number]) => ranked.findIndex((one) => one.entry === entry);

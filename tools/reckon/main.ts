@@ -1,105 +1,8 @@
 import { createInterface } from 'node:readline';
-import {
-  answerDifference,
-  describeIssue,
-  kindOf,
-  Session,
-  termsOf,
-  valueToNumber,
-  isExact,
-  type Issue,
-  type ReadingStyle,
-  type Reckoned,
-  type Value,
-} from '@sprell/core';
-import { Dialogue } from '@sprell/core/heard';
+import { describeIssue, Session, type Issue } from '@sprell/core';
 import { readArguments } from './options.ts';
-
-/** One line of `--json`: an entry worked out, or what is wrong with it. */
-interface Report {
-  /** What was said, where phrases are read. */
-  readonly heard?: string;
-  readonly entry: string;
-  readonly readBack: string | null;
-  readonly kind: string | null;
-  readonly reading: string | null;
-  readonly plain: string | null;
-  readonly exact: readonly { numerator: string; denominator: string; radicand: string; piPower: number }[] | null;
-  readonly approx: number | null;
-  readonly rounding: string | null;
-  /** By how much the sides of a comparison differ; null where they do not, and for all else. */
-  readonly difference: string | null;
-  readonly error: {
-    code: string;
-    message: string;
-    from: number;
-    to: number;
-    fixes: readonly { label: string; entry: string }[];
-  } | null;
-}
-
-/** Where nothing was worked out. */
-const NOTHING = {
-  readBack: null,
-  kind: null,
-  reading: null,
-  plain: null,
-  exact: null,
-  approx: null,
-  rounding: null,
-  difference: null,
-} as const;
-
-function exactTerms(value: Value): Report['exact'] {
-  if (!isExact(value)) return null;
-  return termsOf(value).map(({ coefficient, radicand, piPower }) => ({
-    numerator: `${coefficient.num}`,
-    denominator: `${coefficient.den}`,
-    radicand: `${radicand}`,
-    piPower,
-  }));
-}
-
-function reportOf(entry: string, reckoned: Reckoned, style: ReadingStyle): Report {
-  const { readBack, outcome, reading, issue } = reckoned;
-  const nothing = { ...NOTHING, entry, readBack: readBack ?? null };
-  if (issue !== undefined || outcome === undefined)
-    return { ...nothing, error: issue === undefined ? null : errorOf(issue) };
-  if (outcome.kind === 'answer') {
-    const answer = outcome.yes ? 'yes' : 'no';
-    const difference = answerDifference(outcome, style)?.text ?? null;
-    return { ...nothing, kind: 'answer', reading: answer, plain: answer, rounding: 'exact', difference, error: null };
-  }
-  const { value, dimension } = outcome.quantity;
-  return {
-    ...nothing,
-    kind: kindOf(dimension),
-    reading: reading?.text ?? null,
-    plain: reading?.plain ?? null,
-    exact: exactTerms(value),
-    approx: valueToNumber(value),
-    rounding: reading?.rounding ?? null,
-    error: null,
-  };
-}
-
-function errorOf(issue: Issue): NonNullable<Report['error']> {
-  return { code: issue.code, message: describeIssue(issue), from: issue.start, to: issue.end, fixes: issue.fixes };
-}
-
-/** A report of an entry that was not worked out. */
-const refused = (entry: string, code: string, message: string, from: number, to: number): Report => ({
-  ...NOTHING,
-  entry,
-  error: { code, message, from, to, fixes: [] },
-});
-
-/** The report of an entry on which the core itself failed. */
-function failedReport(entry: string, error: unknown): Report {
-  const why = error instanceof Error ? error.message : String(error);
-  const message = `Sprell made a mistake on this entry (${why}); write it in another way, or report it.`;
-  return refused(entry, 'internal', message, 0, entry.length);
-}
+import { failedReport, reportOf, type Report } from './report.ts';
+import { phrasesOf } from './spoken.ts';
 
 /** The entry with a caret under the spot, then the sentence. */
 function drawn(entry: string, issue: Issue): string {
@@ -117,25 +20,8 @@ export async function main(args: readonly string[]): Promise<number> {
     return 2;
   }
   const session = new Session(options.style);
-  const dialogue = new Dialogue();
+  const answerSaid = phrasesOf(options.style);
   let errors = 0;
-  /** What a phrase comes to; nothing counts of one with words that say nothing. */
-  const answerSaid = (phrase: string): { readonly report: Report; readonly issue?: Issue | undefined } => {
-    const turn = dialogue.hear(phrase, session.names);
-    const [lost] = turn.unknown;
-    if (turn.entry === '' || lost !== undefined) {
-      const message =
-        lost === undefined
-          ? 'Nothing to work out was said; say a size, or what to do with the last one.'
-          : `"${lost.text}" says nothing here${turn.entry === '' ? '' : `; without it this is ${turn.entry}`}. Say it in another way.`;
-      return {
-        report: { ...refused(turn.entry, 'heard.unknown', message, lost?.start ?? 0, lost?.end ?? 0), heard: phrase },
-      };
-    }
-    if (turn.corrects) session.takeBack();
-    const reckoned = session.enterSaid(turn.entry);
-    return { report: { heard: phrase, ...reportOf(reckoned.written, reckoned, options.style) }, issue: reckoned.issue };
-  };
   const answer = (entry: string): string => {
     let report: Report;
     let issue: Issue | undefined;
@@ -157,6 +43,7 @@ export async function main(args: readonly string[]): Promise<number> {
       process.stderr.write(issue === undefined ? `${entry}\n${report.error.message}\n` : drawn(report.entry, issue));
       return '';
     }
+    if (report.readBack === null && report.says !== undefined) return `${report.says}\n`;
     const by = report.difference === null ? '' : `, by ${report.difference}`;
     return `${report.readBack ?? ''} = ${report.reading ?? ''}${by}\n`;
   };

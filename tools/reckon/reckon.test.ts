@@ -88,12 +88,20 @@ describe('bin/reckon', () => {
       '',
     ]);
     expect([stderr, status]).toEqual([
-      'banana plus two\n"banana" says nothing here; without it this is last + 2. Say it in another way.\n',
+      'banana plus two\n“banana” says nothing here. Did you mean last + 2″? Say yes to take it.\n',
       1,
     ]);
     // What was not understood is no line: a correction is of the phrase before it.
     const corrected = run(['--spoken', 'nine foot', 'banana', 'no, eight', 'line one']).stdout.split('\n');
     expect(corrected).toEqual(['9′ = 9′', '8′ = 8′', '#1 = 8′', '']);
+    const asked = run(['--spoken', 'nine foot', 'clear the slate', 'yes', 'undo', 'what was the last one']);
+    expect(asked.stdout.split('\n').slice(1)).toEqual([
+      'Clear 1 line: are you sure?',
+      'The slate is clear; say undo to bring it back.',
+      'Done: bring the line back.',
+      'Line 1: 9′',
+      '',
+    ]);
     expect(json(['--spoken', 'half an inch plus an inch'])).toMatchObject([
       { heard: 'half an inch plus an inch', entry: '1/2" + 1"', reading: '1 1⁄2″' },
     ]);

@@ -50,18 +50,19 @@ import { EMPTY_SCOPE, type Scope } from './scope.ts';
 export type Outcome =
   | { readonly kind: 'quantity'; readonly quantity: Quantity }
   | { readonly kind: 'answer'; readonly yes: boolean; readonly difference: Quantity };
+export type Evaluated = Result<Outcome, Issue>;
 
 /**
  * Reckons a tree in a scope. Never throws; the first thing that cannot be reckoned is the issue, without fixes: `reckon`
  * adds those, which need the text.
  */
-export function evaluate(entry: Entry, scope: Scope = EMPTY_SCOPE): Result<Outcome, Issue> {
+export function evaluate(entry: Entry, scope: Scope = EMPTY_SCOPE): Evaluated {
   const { expr } = entry;
   const quick = quickQuantity(expr);
   return quick === undefined ? walk(entry, scope) : ok({ kind: 'quantity', quantity: quick });
 }
 
-function walk({ expr, assignment }: Entry, scope: Scope): Result<Outcome, Issue> {
+function walk({ expr, assignment }: Entry, scope: Scope): Evaluated {
   try {
     if (expr.kind === 'compare') {
       if (assignment) return refuse('answer.kept', expr, { name: assignment.name });

@@ -1,6 +1,5 @@
 import { makeIssue, type Issue } from '../base/issue.ts';
-import { evaluate } from '../evaluate/evaluate.ts';
-import type { Scope } from '../evaluate/scope.ts';
+import type { Evaluated } from '../evaluate/evaluate.ts';
 import type { Entry } from '../notation/ast.ts';
 import { makeRational } from '../number/rational.ts';
 import {
@@ -64,6 +63,8 @@ export interface RowCost {
   readonly cost: Value;
   /** Both to the coin, as on a bill. */
   readonly billed: { readonly net: Value; readonly cost: Value };
+  /** The same as numbers of coins; not a number where they are no safe ones. */
+  readonly coins: { readonly net: number; readonly cost: number };
 }
 
 /** A row worked out. What cannot be is missing, with an issue that says why. */
@@ -96,19 +97,20 @@ export interface WorkedRow {
 /** A cell that was read. */
 export interface ReadCell {
   readonly entry: Entry | undefined;
-  /** With its fixed parts worked out. */
-  readonly folded: Entry | undefined;
   /** Why it could not be read. */
   readonly issue: Issue | undefined;
-  /** What it comes to in every scope, where it names nothing. */
-  readonly result?: ReturnType<typeof evaluate> | undefined;
 }
 
+/** The cells of a row that count and have something in them. */
+export type ReadCells<Cell extends ReadCell = ReadCell> = Readonly<Partial<Record<CellName, Cell>>>;
+
 /** The cells that count, by measure. */
-const COUNTING = Object.fromEntries(
+export const COUNTING = Object.fromEntries(
   MEASURES.map((measure) => [measure, CELLS.filter((cell) => countsIn(measure, cell))]),
 ) as unknown as Readonly<Record<Measure, readonly CellName[]>>;
 
+/** Of most rows nothing is wrong. */
+const NONE: Readonly<Partial<Record<CellName, never>>> = {};
 const ONE = makeRational(1);
 const NOWHERE = { start: 0, end: 0 };
 
@@ -134,24 +136,27 @@ const whole = (source: string) => ({ start: 0, end: source.length });
 /**
  * Works a row out: count × sizes − what is left out is what is built in; with waste, in whole packs, what is bought; times the
  * price what it costs. Exact throughout.
- * @param read a cell, by the text in it
+ * @param read its cells
+ * @param resultOf what one of them comes to; undefined where it could not be read
  */
-export function workRow(
+export function workRow<Cell extends ReadCell>(
   row: TakeOffRow,
-  read: (source: string) => ReadCell,
-  scope: Scope,
+  read: ReadCells<Cell>,
+  resultOf: (cell: Cell) => Evaluated | undefined,
   style: ReadingStyle = DEFAULT_STYLE,
 ): WorkedRow {
   const work = new RowInWork(row, read, style);
-  work.readCells(scope);
+  work.readCells(resultOf);
+  const { cells } = work;
   const piece = work.piece();
   const quantity = work.net(piece);
   const waste = work.waste();
   const bought = quantity && work.bought(quantity, piece, waste);
-  const costs = [work.cost('price', quantity, bought), work.cost('other', quantity, bought)] as const;
+  const price = cells.price && work.cost('price', cells.price, quantity, bought);
+  const other = cells.other && work.cost('other', cells.other, quantity, bought);
   return {
     row,
-    cells: work.cells,
+    cells,
     issues: work.issues,
     count: work.count,
     piece,
@@ -162,8 +167,8 @@ export function workRow(
     packForm: work.packForm(),
     ordered: bought?.ordered,
     leftOver: bought?.leftOver,
-    price: costs[0],
-    other: costs[1],
+    price,
+    other,
   };
 }
 
@@ -177,43 +182,46 @@ interface Bought {
 }
 
 /** A row while it is worked out: what its cells come to, and what was found against it. */
-class RowInWork {
+class RowInWork<Cell extends ReadCell> {
   readonly cells: Partial<Record<CellName, Quantity>> = {};
-  readonly issues: Partial<Record<CellName, Issue>> = {};
+  issues: Partial<Record<CellName, Issue>> = NONE;
   readonly #row: TakeOffRow;
-  readonly #read: (source: string) => ReadCell;
+  readonly #read: ReadCells<Cell>;
   readonly #style: ReadingStyle;
   readonly #about: AboutMeasure;
 
-  constructor(row: TakeOffRow, read: (source: string) => ReadCell, style: ReadingStyle) {
+  constructor(row: TakeOffRow, read: ReadCells<Cell>, style: ReadingStyle) {
     this.#row = row;
     this.#read = read;
     this.#style = style;
     this.#about = ABOUT_MEASURES[row.measure];
   }
 
-  readCells(scope: Scope): void {
+  readCells(resultOf: (cell: Cell) => Evaluated | undefined): void {
     for (const cell of COUNTING[this.#row.measure]) {
-      const source = this.#row.cells[cell];
-      if (this.#isEmpty(cell)) continue;
-      const { folded, issue, result: fixed } = this.#read(source);
-      const result = fixed ?? (folded && evaluate(folded, scope));
-      if (result === undefined) this.#refuse(cell, issue ?? makeIssue('entry.empty', whole(source), {}));
-      else if (!result.ok) this.#refuse(cell, result.issue);
-      else if (result.value.kind === 'quantity') this.cells[cell] = result.value.quantity;
-      else this.#refuse(cell, makeIssue('kind.answer', whole(source), {}));
+      const read = this.#read[cell];
+      if (read === undefined) continue;
+      const result = resultOf(read);
+      if (result?.ok === true && result.value.kind === 'quantity') this.cells[cell] = result.value.quantity;
+      else this.#refuse(cell, this.#whyNot(cell, read, result));
     }
   }
 
+  #whyNot(cell: CellName, { issue }: Cell, result: Evaluated | undefined): Issue {
+    const span = whole(this.#row.cells[cell]);
+    if (result === undefined) return issue ?? makeIssue('entry.empty', span, {});
+    return result.ok ? makeIssue('kind.answer', span, {}) : result.issue;
+  }
+
   #isEmpty(cell: CellName): boolean {
-    const source = this.#row.cells[cell];
-    return source === '' || source.trim() === '';
+    return this.#read[cell] === undefined;
   }
   #called(cell: CellName): string {
     return cellName(cell, this.#row.measure);
   }
   /** The first thing in the way of a cell stands. */
   #refuse(cell: CellName, issue: Issue): void {
+    if (this.issues === NONE) this.issues = {};
     this.issues[cell] ??= issue;
   }
   #refuseNothing(cell: CellName): void {
@@ -298,10 +306,9 @@ class RowInWork {
   waste(): Rate | undefined {
     const amount = this.cells.waste;
     if (amount === undefined) return undefined;
-    const source = this.#row.cells.waste;
-    const { entry } = this.#read(source);
+    const entry = this.#read.waste?.entry;
     const rate = entry && rateOf(entry, amount);
-    if (rate === undefined) this.#refuse('waste', makeIssue('row.rate', whole(source), {}));
+    if (rate === undefined) this.#refuse('waste', makeIssue('row.rate', whole(this.#row.cells.waste), {}));
     return rate;
   }
 
@@ -339,7 +346,7 @@ class RowInWork {
   packForm(): ReadingForm | undefined {
     const dimension = this.cells.pack?.dimension ?? PLAIN;
     if (dimension === PLAIN || dimension === LENGTH || dimension !== this.#about.dimension) return undefined;
-    const expr = this.#read(this.#row.cells.pack).entry?.expr;
+    const expr = this.#read.pack?.entry?.expr;
     const units =
       expr?.kind === 'scaled'
         ? expr.units
@@ -349,9 +356,12 @@ class RowInWork {
     return units.length === 0 ? undefined : { units: units.map(({ unit, power }) => ({ unit: unit.id, power })) };
   }
 
-  cost(cell: 'price' | 'other', net: Quantity | undefined, bought: Bought | undefined): RowCost | undefined {
-    const price = this.cells[cell];
-    if (price === undefined) return undefined;
+  cost(
+    cell: 'price' | 'other',
+    price: Quantity,
+    net: Quantity | undefined,
+    bought: Bought | undefined,
+  ): RowCost | undefined {
     const { per } = this.#row;
     const { dimension, title } = this.#about;
     // A bare number is money.
@@ -379,7 +389,9 @@ function costOf(per: RowCost['per'], rate: Value, amount: Value, built: Value): 
   const costOnBill = toCoins(cost);
   // Without waste and packs they are the same.
   const netOnBill = amount === built ? costOnBill : toCoins(net);
-  return { per, rate, amount, net, cost, billed: { net: netOnBill, cost: costOnBill } };
+  const costCoins = coinsOf(costOnBill);
+  const coins = { net: netOnBill === costOnBill ? costCoins : coinsOf(netOnBill), cost: costCoins };
+  return { per, rate, amount, net, cost, billed: { net: netOnBill, cost: costOnBill }, coins };
 }
 
 const up = (value: Value): Value => makeRational(roundValue(value, 'up').whole);
@@ -389,7 +401,15 @@ function leftOver(ordered: Quantity, needed: Quantity): Quantity | undefined {
   return signOfValue(value) > 0 ? { value, dimension: ordered.dimension } : undefined;
 }
 
+/** Coins in one of the currency. */
+export const COINS = 100;
 /** The smallest coin. */
-const COIN = makeRational(1, 100);
+const COIN = makeRational(1, COINS);
 /** Money to the smallest coin. */
 export const toCoins = (money: Value): Value => roundToStep(money, COIN, 'nearest');
+
+/** Money as a number of whole coins; not a number where it is finer, or more than a number holds exactly. */
+export function coinsOf(money: Value): number {
+  if (money.kind !== 'rational' || typeof money.num !== 'number' || typeof money.den !== 'number') return NaN;
+  return COINS % money.den === 0 ? money.num * (COINS / money.den) : NaN;
+}

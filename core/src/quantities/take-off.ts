@@ -1,16 +1,30 @@
 import { makeIssue } from '../base/issue.ts';
-import { evaluate } from '../evaluate/evaluate.ts';
+import { evaluate, type Evaluated } from '../evaluate/evaluate.ts';
 import { foldEntry } from '../evaluate/fold.ts';
 import { EMPTY_SCOPE, type Resolved, type Scope } from '../evaluate/scope.ts';
+import type { Entry } from '../notation/ast.ts';
 import { parse } from '../notation/parser.ts';
 import { DEFAULT_STYLE, type ReadingStyle } from '../reading/style.ts';
 import { referencesOf } from '../slate/references.ts';
-import { CELLS, countsIn, type CellName } from './measure.ts';
-import { workRow, type ReadCell, type TakeOffRow, type WorkedRow } from './row.ts';
+import { CELLS, type CellName } from './measure.ts';
+import { COUNTING, workRow, type ReadCell, type ReadCells, type TakeOffRow, type WorkedRow } from './row.ts';
+
+/** The text of a cell, read once for all the cells that have it: many rows are of one mark. */
+interface KeptCell extends ReadCell {
+  /** With its fixed parts worked out. */
+  readonly folded: Entry | undefined;
+  /** Names in it, in lower case: of marks, and of other rows. */
+  readonly marks: readonly string[];
+  /** What it comes to; kept where it names no row. */
+  result: Evaluated | undefined;
+  /** The base for which that holds. */
+  at: number;
+}
 
 /** A row in the graph: whom it names, and what it comes to. */
 interface RowNode {
   readonly row: TakeOffRow;
+  readonly read: ReadCells<KeptCell>;
   /** Names in its cells that count, in lower case: of marks, and of other rows. */
   readonly names: ReadonlySet<string>;
   worked: WorkedRow;
@@ -27,10 +41,11 @@ export class TakeOff {
   /** By name in lower case. */
   readonly #idOf = new Map<string, string>();
   readonly #usersOf = new Map<string, Set<string>>();
-  readonly #read = new Map<string, ReadCell & { readonly marks: readonly string[] }>();
+  /** By text. */
+  readonly #kept = new Map<string, KeptCell>();
   #base: Scope;
-  /** What cells that name no row come to, by their text: many rows are of one mark. */
-  readonly #ofBase = new Map<string, ReadCell>();
+  /** Which base it is: what was worked out by one does not hold for the next. */
+  #baseAt = 0;
   /** Every row behind those that it names, as long as no row changes; undefined where some run in a circle. */
   #inOrder: readonly string[] | undefined;
 
@@ -65,10 +80,10 @@ export class TakeOff {
   /** Recalculates everything: marks or lines of the job are others. */
   refresh(base: Scope): void {
     this.#base = base;
-    this.#ofBase.clear();
+    this.#baseAt += 1;
     if (this.#inOrder !== undefined) {
-      const scope = this.scope();
-      for (const id of this.#inOrder) this.#work(this.#nodes.get(id) as RowNode, scope);
+      const resultOf = this.#resultIn(this.scope());
+      for (const id of this.#inOrder) this.#work(this.#nodes.get(id) as RowNode, resultOf);
       return;
     }
     this.#recalculate(new Set(this.#nodes.keys()));
@@ -107,8 +122,8 @@ export class TakeOff {
     return quantity === undefined ? { ok: false } : { ok: true, quantity };
   }
 
-  #readCell(source: string): ReadCell & { readonly marks: readonly string[] } {
-    const known = this.#read.get(source);
+  #readCell(source: string): KeptCell {
+    const known = this.#kept.get(source);
     if (known !== undefined) return known;
     const { entry, issues } = parse(source, this.#style);
     const [issue] = issues;
@@ -116,24 +131,25 @@ export class TakeOff {
     const { marks, lines, runs } = referencesOf(entry);
     const isFixed = marks.length + lines.length + runs.length === 0;
     const result = folded && isFixed ? evaluate(folded, EMPTY_SCOPE) : undefined;
-    const cell = { entry, folded, issue, result, marks };
-    if (this.#read.size >= MOST_READ) this.#read.clear();
-    this.#read.set(source, cell);
+    const cell = { entry, folded, issue, marks, result, at: isFixed ? IN_EVERY_SCOPE : -1 };
+    if (this.#kept.size >= MOST_READ) this.#kept.clear();
+    this.#kept.set(source, cell);
     return cell;
   }
 
   #enter(row: TakeOffRow): void {
     this.#inOrder = undefined;
     const names = new Set<string>();
-    for (const cell of CELLS)
-      if (row.cells[cell] !== '' && countsIn(row.measure, cell))
-        for (const name of this.#readCell(row.cells[cell]).marks) names.add(name);
-    this.#nodes.set(row.id, { row, names, worked: notYet(row) });
-    if (row.name !== undefined) {
-      this.#idOf.set(row.name.toLowerCase(), row.id);
-      // A name that was a mark's may be a row's now.
-      this.#ofBase.clear();
+    const read: Partial<Record<CellName, KeptCell>> = {};
+    for (const cell of COUNTING[row.measure]) {
+      const source = row.cells[cell];
+      if (source.trim() === '') continue;
+      const kept = this.#readCell(source);
+      read[cell] = kept;
+      for (const name of kept.marks) names.add(name);
     }
+    this.#nodes.set(row.id, { row, read, names, worked: notYet(row) });
+    if (row.name !== undefined) this.#idOf.set(row.name.toLowerCase(), row.id);
     for (const name of names) {
       const users = this.#usersOf.get(name) ?? new Set();
       this.#usersOf.set(name, users.add(row.id));
@@ -149,7 +165,6 @@ export class TakeOff {
     for (const name of node.names) this.#usersOf.get(name)?.delete(id);
     const name = node.row.name?.toLowerCase();
     if (name === undefined) return new Set();
-    this.#ofBase.clear();
     if (this.#idOf.get(name) === id) this.#idOf.delete(name);
     return new Set(this.#usersOf.get(name));
   }
@@ -183,7 +198,7 @@ export class TakeOff {
       else waiting.set(id, sources.length);
       for (const source of sources) users.set(source, [...(users.get(source) ?? []), id]);
     }
-    const scope = this.scope();
+    const resultOf = this.#resultIn(this.scope());
     const order: string[] = [];
     /** Those that waited for this row may be ready now. */
     const done = (id: string) => {
@@ -195,7 +210,7 @@ export class TakeOff {
     };
     const workReady = () => {
       for (let id = ready.pop(); id !== undefined; id = ready.pop()) {
-        this.#work(this.#nodes.get(id) as RowNode, scope);
+        this.#work(this.#nodes.get(id) as RowNode, resultOf);
         order.push(id);
         done(id);
       }
@@ -213,17 +228,24 @@ export class TakeOff {
     return stale;
   }
 
-  #work(node: RowNode, scope: Scope): void {
-    const read = (source: string): ReadCell => {
-      const cell = this.#readCell(source);
-      if (cell.folded === undefined || cell.result !== undefined) return cell;
-      const known = this.#ofBase.get(source);
-      if (known !== undefined || cell.marks.some((name) => this.#idOf.has(name))) return known ?? cell;
-      const worked = { ...cell, result: evaluate(cell.folded, scope) };
-      this.#ofBase.set(source, worked);
-      return worked;
+  #work(node: RowNode, resultOf: (cell: KeptCell) => Evaluated | undefined): void {
+    node.worked = workRow(node.row, node.read, resultOf, this.#style);
+  }
+
+  /** What cells come to in a scope. */
+  #resultIn(scope: Scope): (cell: KeptCell) => Evaluated | undefined {
+    const idOf = this.#idOf;
+    const baseAt = this.#baseAt;
+    return (cell) => {
+      if (cell.folded === undefined || cell.at === IN_EVERY_SCOPE) return cell.result;
+      for (const name of cell.marks) if (idOf.has(name)) return evaluate(cell.folded, scope);
+      if (cell.at === baseAt) return cell.result;
+      const result = evaluate(cell.folded, scope);
+      cell.result = result;
+      // What is in the way may name rows: others by the next time.
+      cell.at = result.ok ? baseAt : -1;
+      return result;
     };
-    node.worked = workRow(node.row, read, scope, this.#style);
   }
 
   /** A circle of rows, each naming the next. */
@@ -248,10 +270,7 @@ export class TakeOff {
     const from = circle.indexOf(id);
     const round = [...circle.slice(from), ...circle.slice(0, from), id].map(nameOf);
     const next = (round[1] ?? '').toLowerCase();
-    const cell =
-      CELLS.find(
-        (one) => countsIn(node.row.measure, one) && this.#readCell(node.row.cells[one]).marks.includes(next),
-      ) ?? 'count';
+    const cell = CELLS.find((one) => node.read[one]?.marks.includes(next)) ?? 'count';
     const span = { start: 0, end: node.row.cells[cell].length };
     node.worked = {
       ...notYet(node.row),
@@ -260,6 +279,7 @@ export class TakeOff {
   }
 }
 
+const IN_EVERY_SCOPE = Infinity;
 /** Cells that are remembered as they were read. */
 const MOST_READ = 20_000;
 

@@ -1,6 +1,6 @@
 import { makeRational } from '../number/rational.ts';
 import { addValue, multiplyValue, signOfValue, subtractValue, type Value } from '../number/value.ts';
-import { toCoins, type RowCost, type WorkedRow } from './row.ts';
+import { COINS, coinsOf, toCoins, type WorkedRow } from './row.ts';
 
 /** A tax of the list. */
 export interface Tax {
@@ -69,15 +69,6 @@ export const plus = (a: Sums, b: Sums): Sums => ({
   cost: addValue(a.cost, b.cost),
 });
 
-/** Coins in one of the currency. */
-const COINS = 100;
-
-/** Money as a number of whole coins; not a number where it is finer. */
-function coinsOf(money: Value): number {
-  if (money.kind !== 'rational' || typeof money.num !== 'number' || typeof money.den !== 'number') return NaN;
-  return COINS % money.den === 0 ? money.num * (COINS / money.den) : NaN;
-}
-
 /** Money while it is added up: whole coins, which most of it is, as a number, and what is finer exactly beside them. */
 class Money {
   #coins = 0;
@@ -94,15 +85,26 @@ class Money {
   }
 }
 
+/** What a row adds to a sum. */
+interface Counted {
+  readonly net: Value;
+  readonly cost: Value;
+}
+interface Coins {
+  readonly net: number;
+  readonly cost: number;
+}
+const exactCoins = ({ net, cost }: Counted): Coins => ({ net: coinsOf(net), cost: coinsOf(cost) });
+
 /** A sum while rows are added to it. */
 class Sum {
   readonly #net = new Money();
   readonly #cost = new Money();
 
-  /** @param coins of the cost */
-  add({ net, cost }: Pick<RowCost, 'net' | 'cost'>, coins: number): void {
-    this.#net.add(net, net === cost ? coins : coinsOf(net));
-    this.#cost.add(cost, coins);
+  /** @param coins the same as numbers of coins */
+  add({ net, cost }: Counted, coins: Coins): void {
+    this.#net.add(net, coins.net);
+    this.#cost.add(cost, coins.cost);
   }
   get cost(): Value {
     return this.#cost.value;
@@ -122,6 +124,7 @@ export function totalsOf(rows: Iterable<WorkedRow>, { price, version, taxes, rou
   const taxed = new SumsBy<string, Money>(() => new Money());
   const [unpriced, failed]: [string[], string[]] = [[], []];
   const [leftOut, onBill] = [new Sum(), new Sum()];
+  const isBilled = roundedAt === 'row';
   const [first] = taxes;
   const known = new Set(taxes.map(({ id }) => id));
   for (const worked of rows) {
@@ -134,20 +137,19 @@ export function totalsOf(rows: Iterable<WorkedRow>, { price, version, taxes, rou
       (isEmpty && Object.keys(worked.issues).length === 0 ? unpriced : failed).push(row.id);
       continue;
     }
-    const counted = roundedAt === 'row' ? cost.billed : cost;
-    const coins = coinsOf(counted.cost);
+    const [counted, coins] = isBilled ? [cost.billed, cost.coins] : [cost, exactCoins(cost)];
     if (row.isLeftOut) {
       leftOut.add(counted, coins);
       continue;
     }
     sections.of(row.section).add(counted, coins);
-    if (roundedAt === 'total') onBill.add(cost.billed, coinsOf(cost.billed.cost));
+    if (!isBilled) onBill.add(cost.billed, cost.coins);
     const tax = row.tax !== undefined && known.has(row.tax) ? row.tax : first?.id;
-    if (tax !== undefined) taxed.of(tax).add(counted.cost, coins);
+    if (tax !== undefined) taxed.of(tax).add(counted.cost, coins.cost);
   }
   const bySection = new Map([...sections.all].map(([id, sum]) => [id, sum.sums]));
   const all = [...bySection.values()].reduce(plus, NO_SUMS);
-  const drift = roundedAt === 'row' ? ZERO : subtractValue(all.cost, onBill.cost);
+  const drift = isBilled ? ZERO : subtractValue(all.cost, onBill.cost);
   return {
     sections: bySection,
     all: { ...all, ...taxesOf(all.cost, taxed.all, taxes, roundedAt), drift },
@@ -160,17 +162,19 @@ export function totalsOf(rows: Iterable<WorkedRow>, { price, version, taxes, rou
 /** Sums by a key. Rows of one section stand together: the last one is at hand. */
 class SumsBy<Key, Kind> {
   readonly all = new Map<Key, Kind>();
-  #last: { readonly key: Key; readonly sum: Kind } | undefined;
+  #lastKey: Key | undefined;
+  #last: Kind | undefined;
   readonly #make: () => Kind;
   constructor(make: () => Kind) {
     this.#make = make;
   }
 
   of(key: Key): Kind {
-    if (this.#last !== undefined && this.#last.key === key) return this.#last.sum;
-    const sum = this.all.get(key) ?? this.#make();
-    this.all.set(key, sum);
-    this.#last = { key, sum };
+    if (this.#last !== undefined && this.#lastKey === key) return this.#last;
+    let sum = this.all.get(key);
+    if (sum === undefined) this.all.set(key, (sum = this.#make()));
+    this.#lastKey = key;
+    this.#last = sum;
     return sum;
   }
 }

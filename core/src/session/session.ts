@@ -1,8 +1,7 @@
 import type { Quantity } from '../units/quantity.ts';
-import { isMetric, type ReadingStyle } from '../reading/style.ts';
+import type { ReadingStyle } from '../reading/style.ts';
 import type { Issue } from '../base/issue.ts';
 import type { Outcome } from '../evaluate/evaluate.ts';
-import { reckonTyped } from '../bare/reckon-typed.ts';
 import { mended } from '../mend/mend.ts';
 import { posted } from '../evaluate/posting.ts';
 import { readOutcome, reckon, type Reckoned } from '../evaluate/reckon.ts';
@@ -17,8 +16,6 @@ export class Session {
   /** Undefined for a comparison. */
   readonly #lines: (Resolved | undefined)[] = [];
   readonly #marks = new Map<string, Quantity>();
-  /** The mark that the last entry set, as it was before; undefined where it set none. */
-  #before: { readonly name: string; readonly was: Quantity | undefined } | undefined;
   readonly #names = new Map<string, string>();
 
   constructor(style: ReadingStyle) {
@@ -27,7 +24,6 @@ export class Session {
 
   /** Works out the next entry. What it posts to a mark, or keeps, later entries see. */
   enter(source: string): Reckoned {
-    this.#before = undefined;
     const options = { scope: this.#scope(), style: this.#style };
     const worked = reckon(source, options);
     const reckoned = worked.issue ? { ...worked, issue: mended(worked, options) } : this.#settle(worked);
@@ -36,35 +32,8 @@ export class Session {
     return reckoned;
   }
 
-  /** Works out what was said: units that were left out are those of the job, where it makes no sense without. */
-  enterSaid(source: string): Reckoned & { readonly written: string } {
-    const options = { scope: this.#scope(), style: this.#style };
-    const isPlain = reckon(source, options).issue === undefined;
-    const bare = isMetric(this.#style.length) ? 'mm' : 'in';
-    const written = isPlain ? source : reckonTyped(source, { ...options, bare }).written;
-    return { ...this.enter(written), written };
-  }
-
-  /** Takes back the line that was entered last, with what it did to a mark. Marks of the lines before it stay. */
-  takeBack(): void {
-    if (this.#before?.was !== undefined) this.#marks.set(this.#before.name, this.#before.was);
-    else if (this.#before !== undefined) this.#marks.delete(this.#before.name);
-    this.#before = undefined;
-    this.#lines.pop();
-  }
-  #setMark(name: string, quantity: Quantity): void {
-    this.#before = { name, was: this.#marks.get(name) };
-    this.#marks.set(name, quantity);
-  }
-
-  /** Marks that there are, as they were named. */
-  get names(): readonly string[] {
-    return [...this.#names].filter(([name]) => this.#marks.has(name)).map(([, name]) => name);
-  }
-
   /** Counts an entry that could not be worked out at all, so that the numbers of those after it are right. */
   skip(): void {
-    this.#before = undefined;
     this.#lines.push({ ok: false, line: this.#lines.length + 1 });
   }
 
@@ -81,14 +50,14 @@ export class Session {
       return reckoned;
     const name = assignment.name.toLowerCase();
     if (assignment.operator === 'keep') {
-      this.#setMark(name, reckoned.outcome.quantity);
+      this.#marks.set(name, reckoned.outcome.quantity);
       this.#names.set(name, assignment.name);
       return reckoned;
     }
     const made = posted(assignment, entry.expr, this.#marks.get(name), reckoned.outcome.quantity);
     if (!made.ok) return { ...reckoned, outcome: undefined, reading: undefined, issue: made.issue };
     const { quantity } = made;
-    this.#setMark(name, quantity);
+    this.#marks.set(name, quantity);
     const read = readOutcome(entry, quantity, this.#style);
     return { ...reckoned, outcome: { kind: 'quantity', quantity }, reading: read.reading, issue: read.issue };
   }
@@ -105,7 +74,7 @@ export class Session {
           ? undefined
           : this.#lines.slice(from - 1, to).filter((line): line is Resolved => line !== undefined),
       last: () => this.#lines.findLast((line) => line !== undefined),
-      names: () => this.names,
+      names: () => [...this.#names.values()],
     };
   }
 }

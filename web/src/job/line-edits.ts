@@ -197,8 +197,10 @@ export class LineEdits {
     slate.setDeleted(line, true);
   }
 
-  /** Deletes every line, as one step. */
-  /** @param chosen the lines that go; all of them where it is left out */
+  /**
+   * Deletes lines, as one step.
+   * @param chosen the lines that go; all of them where it is left out
+   */
   clear(chosen?: ReadonlySet<string>): void {
     const { slate, undoLog } = this.#job;
     // As they are now: a row holds its line as it was drawn, and the server may have answered since.
@@ -209,7 +211,12 @@ export class LineEdits {
     undoLog.push({
       kind: 'many',
       steps: gone.map(({ id }) => ({ kind: 'restore', lineId: id, says: '' })),
-      says: chosen === undefined ? `Bring all ${gone.length} lines back` : `Bring ${gone.length} lines back`,
+      says:
+        gone.length === 1
+          ? 'Bring the line back'
+          : chosen === undefined
+            ? `Bring all ${gone.length} lines back`
+            : `Bring ${gone.length} lines back`,
     });
     // From the foot up, so that no line is left without what it uses.
     slate.together(() => {

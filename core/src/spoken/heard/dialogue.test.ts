@@ -56,7 +56,7 @@ describe('a correction changes', () => {
   it.each(Object.entries(DIALOGUES))('%s', (_, turns) => {
     const dialogue = new Dialogue();
     const heard = turns.map(([said]) => {
-      const { entry, corrects, unknown } = dialogue.hear(said, ['rail']);
+      const { entry, corrects, unknown } = dialogue.hear(said, { names: ['rail'] });
       return [said, `${corrects ? '= ' : ''}${unknown.length > 0 ? '' : entry}`];
     });
     expect(heard).toEqual(turns);

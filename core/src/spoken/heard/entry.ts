@@ -3,6 +3,7 @@ import {
   ASKING,
   BETWEEN,
   CALLED,
+  DECIMALS,
   DONE_TO,
   ENDING,
   FORMS,
@@ -36,7 +37,9 @@ class PhraseReader {
   entry(at: number): Read | undefined {
     const kept = this.#stored(at);
     if (kept !== undefined) return kept;
-    const whole = this.#lastReadAs(at) ?? this.#order(at) ?? this.#goingOn(at) ?? this.#sum(at);
+    const from = this.#words[at] === 'and' || this.#words[at] === 'then' ? at + 1 : at;
+    const whole =
+      this.#lastReadAs(at) ?? this.#order(from) ?? this.#goingOn(from) ?? this.#sum(at) ?? this.#alsoPlus(at);
     const directive = whole && this.#directive(whole.next);
     return directive === undefined ? whole : { text: `${whole?.text} ${directive.text}`, next: directive.next };
   }
@@ -60,7 +63,12 @@ class PhraseReader {
     const word = this.#words[at] ?? '';
     const done = DONE_TO.get(word);
     const of = this.#reference(at + 1);
-    if (done !== undefined) return of && { text: done(of.text), next: of.next };
+    if (done !== undefined && phraseAt(this.#words, at, CALLED) === undefined) {
+      if (of !== undefined) return { text: done(of.text), next: of.next };
+      // "Double three" are digits.
+      const size = readHeardNumber(this.#words, at) === undefined ? this.#value(at + 1) : undefined;
+      return size && { text: done(/^[\w#]+$/.test(size.text) ? size.text : `(${size.text})`), next: size.next };
+    }
     if (word === 'divide' || word === 'multiply' || word === 'times') {
       const by = of && this.#words[of.next] === 'by' ? this.#value(of.next + 1) : undefined;
       return of && by && { text: `${of.text} ${word === 'divide' ? '÷' : '×'} ${by.text}`, next: by.next };
@@ -83,11 +91,16 @@ class PhraseReader {
 
   /** "Plus twelve", "and add twelve": from the last result on. */
   #goingOn(at: number): Read | undefined {
-    const from = this.#words[at] === 'and' || this.#words[at] === 'then' ? at + 1 : at;
-    const sign = phraseAt(this.#words, from, BETWEEN);
+    const sign = phraseAt(this.#words, at, BETWEEN);
     if (sign === undefined || sign.kind === 'of') return undefined;
     const rest = this.#sum(sign.next);
     return rest && { text: `last ${sign.kind} ${rest.text}`, next: rest.next };
+  }
+
+  /** "And a half inch": added to the last result, as "and" adds between two sizes. */
+  #alsoPlus(at: number): Read | undefined {
+    const rest = this.#words[at] === 'and' ? this.#sum(at + 1) : undefined;
+    return rest && { text: `last + ${rest.text}`, next: rest.next };
   }
 
   #sum(at: number): Read | undefined {
@@ -183,24 +196,42 @@ class PhraseReader {
     while (/^(the|a|an|nearest|closest)$/.test(words[next] ?? '')) next += 1;
     const form = phraseAt(words, next, FORMS);
     if (form !== undefined) return { text: `${way}to ${form.kind}`, next: form.next };
+    const decimals = to === 'to' ? this.#decimals(next) : undefined;
+    if (decimals !== undefined) return { text: `${way}to ${decimals.text}`, next: decimals.next };
     const part = to === 'to' ? readPart(words, next) : undefined;
     if (part !== undefined) return { text: `${way}to 1/${part.value}"`, next: behindOfAnInch(words, part.next) };
     const step = to === 'to' ? readSize(words, next) : undefined;
     if (step !== undefined && !/^\d+$/.test(step.text)) return { text: `${way}to ${step.text}`, next: step.next };
     const unit = readHeardUnit(words, next);
-    return unit && { text: `${way}to ${ASKED[unit.written] ?? unit.written.trim()}`, next: unit.next };
+    if (unit === undefined) return undefined;
+    const name = ASKED[unit.written] ?? unit.written.trim();
+    const finest = words[unit.next] === 'to' ? this.#decimals(unit.next + 1) : undefined;
+    if (finest !== undefined) return { text: `${way}to ${finest.text} ${name}`, next: finest.next };
+    return { text: `${way}to ${name}`, next: unit.next };
+  }
+
+  /** "Two decimals", "three decimal places": the step that leaves so many. */
+  #decimals(at: number): Read | undefined {
+    const count = readHeardNumber(this.#words, at);
+    const behind = count?.form === 'whole' ? phraseAt(this.#words, count.next, DECIMALS) : undefined;
+    const places = Number(count?.text);
+    if (behind === undefined || places < 1 || places > MOST_DECIMALS) return undefined;
+    return { text: `0.${'1'.padStart(places, '0')}`, next: behind.next };
   }
 
   /** "To the nearest thirty-second", "round that up to the eighth", "in metres": of the last result. */
   #lastReadAs(at: number): Read | undefined {
     const isAsked = /^(round|rounded|up|down|in|into)$/.test(this.#words[at] ?? '');
     const isNearest = this.#words[at] === 'to' && /^(the|nearest|closest)$/.test(this.#words[at + 1] ?? '');
-    if (!isAsked && !isNearest) return undefined;
+    const isOfDecimals = this.#words[at] === 'to' && this.#decimals(at + 1) !== undefined;
+    if (!isAsked && !isNearest && !isOfDecimals) return undefined;
     return this.#directive(at) === undefined ? undefined : { text: 'last', next: at };
   }
 }
 /** Words of the longest name of a mark that is looked for. */
 const LONGEST_NAME = 4;
+/** Decimals that a reading is rounded to at most. */
+const MOST_DECIMALS = 9;
 const ASKED: Readonly<Record<string, string>> = { "'": 'ft', '"': 'in', '°': 'degrees' };
 
 function behindOfAnInch(words: Words, at: number): number {

@@ -17,12 +17,11 @@ const SMALL: ReadonlyMap<string, number> = new Map(
 const TENS: ReadonlyMap<string, number> = new Map(
   ['twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety'].map((word, n) => [word, 20 + 10 * n]),
 );
-const SCALES: ReadonlyMap<string, number> = new Map([
-  ['thousand', 1e3],
-  ['million', 1e6],
-  ['billion', 1e9],
-  ['trillion', 1e12],
-]);
+const SCALES: ReadonlyMap<string, bigint> = new Map(
+  ['thousand', 'million', 'billion', 'trillion', 'quadrillion', 'quintillion'].map(
+    (word, n) => [word, 1000n ** BigInt(n + 1)] as const,
+  ),
+);
 /** What stands for a digit among digits. */
 const DIGITS: ReadonlyMap<string, number> = new Map([
   ...[...SMALL].filter(([, value]) => value < 10),
@@ -95,8 +94,8 @@ export function readPart(words: Words, at: number): { readonly value: number; re
 
 /** A cardinal as it is put together. `tails`: what its last words say by themselves, the longest first. */
 interface Cardinal {
-  readonly value: number;
-  readonly tails: readonly number[];
+  readonly value: bigint;
+  readonly tails: readonly bigint[];
   readonly next: number;
 }
 
@@ -115,15 +114,15 @@ function readDigits(words: Words, at: number): { readonly digits: string; readon
 
 /** A number below a hundred: "forty-four", "twelve", "seven". */
 function belowHundred(words: Words, at: number): Cardinal | undefined {
-  if (words[at] === 'nought' || words[at] === 'naught') return { value: 0, tails: [0], next: at + 1 };
+  if (words[at] === 'nought' || words[at] === 'naught') return { value: 0n, tails: [0n], next: at + 1 };
   const ten = TENS.get(words[at] ?? '');
   if (ten === undefined) {
     const value = SMALL.get(words[at] ?? '');
-    return value === undefined ? undefined : { value, tails: [value], next: at + 1 };
+    return value === undefined ? undefined : { value: BigInt(value), tails: [BigInt(value)], next: at + 1 };
   }
   const unit = SMALL.get(words[at + 1] ?? '') ?? 0;
-  if (unit < 1 || unit > 9) return { value: ten, tails: [ten], next: at + 1 };
-  return { value: ten + unit, tails: [ten + unit, unit], next: at + 2 };
+  if (unit < 1 || unit > 9) return { value: BigInt(ten), tails: [BigInt(ten)], next: at + 1 };
+  return { value: BigInt(ten + unit), tails: [BigInt(ten + unit), BigInt(unit)], next: at + 2 };
 }
 
 function readCardinal(words: Words, at: number): Cardinal | undefined {
@@ -131,37 +130,37 @@ function readCardinal(words: Words, at: number): Cardinal | undefined {
   // The last one may count parts: "five three eighths".
   const isOfPart = readPart(words, byDigits.next) !== undefined;
   const digits = isOfPart ? byDigits.digits.slice(0, -1) : byDigits.digits;
-  if (digits.length > 1) return { value: Number(digits), tails: [], next: byDigits.next - (isOfPart ? 1 : 0) };
+  if (digits.length > 1) return { value: BigInt(digits), tails: [], next: byDigits.next - (isOfPart ? 1 : 0) };
   const isOne =
     (words[at] === 'a' || words[at] === 'an') && /^(hundred|thousand|million|dozen)$/.test(words[at + 1] ?? '');
   let next = isOne ? at + 1 : at;
-  let [total, group] = [0, isOne ? 1 : 0];
-  let tails: readonly number[] = [];
+  let [total, group] = [0n, isOne ? 1n : 0n];
+  let tails: readonly bigint[] = [];
   let hasGroup = isOne;
   let mayJoin = false;
   for (;;) {
     const word = words[next] ?? '';
     const scale = SCALES.get(word);
-    if (hasGroup && word === 'dozen') return { value: total + group * 12, tails: [], next: next + 1 };
-    if (hasGroup && word === 'hundred' && group < 100) {
-      [group, tails, mayJoin, next] = [group * 100, [], true, next + 1];
+    if (hasGroup && word === 'dozen') return { value: total + group * 12n, tails: [], next: next + 1 };
+    if (hasGroup && word === 'hundred' && group < 100n) {
+      [group, tails, mayJoin, next] = [group * 100n, [], true, next + 1];
       continue;
     }
     if (hasGroup && scale !== undefined) {
-      [total, group, hasGroup, tails, mayJoin, next] = [total + group * scale, 0, false, [], true, next + 1];
+      [total, group, hasGroup, tails, mayJoin, next] = [total + group * scale, 0n, false, [], true, next + 1];
       continue;
     }
     const from: number = mayJoin && word === 'and' ? next + 1 : next;
-    const isPart = readPart(words, from) !== undefined && (hasGroup || total > 0);
+    const isPart = readPart(words, from) !== undefined && (hasGroup || total > 0n);
     const more: Cardinal | undefined = isPart ? undefined : belowHundred(words, from);
     // Twenty-four fifty: the first of both counts hundreds.
-    const isPair: boolean = hasGroup && !mayJoin && group >= 10 && group < 100 && (more?.value ?? 0) >= 10;
+    const isPair: boolean = hasGroup && !mayJoin && group >= 10n && group < 100n && (more?.value ?? 0n) >= 10n;
     if (more === undefined || (hasGroup && !mayJoin && !isPair)) break;
-    group = isPair ? group * 100 + more.value : group + more.value;
+    group = isPair ? group * 100n + more.value : group + more.value;
     [tails, hasGroup, mayJoin, next] = [more.tails, true, isPair, more.next];
     if (isPair) break;
   }
-  return hasGroup || total > 0 ? { value: total + group, tails, next } : undefined;
+  return hasGroup || total > 0n ? { value: total + group, tails, next } : undefined;
 }
 
 /** "A quarter", "five eighths", "half": a fraction by itself. */
@@ -218,6 +217,7 @@ export function readHeardNumber(said: Words, at: number): HeardNumber | undefine
   const words = asNumbers(said, at);
   const figures = readFigures(words, at);
   if (figures !== undefined) return figures;
+  if (words.slice(at, at + 3).join(' ') === 'half a dozen') return { text: '6', form: 'whole', next: at + 3 };
   const fraction = readFraction(words, at);
   if (fraction !== undefined) return fraction;
   const point = words[at] === 'point' ? readDigits(words, at + 1) : undefined;

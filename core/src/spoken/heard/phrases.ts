@@ -108,6 +108,11 @@ export const FORMS: Phrases<string> = [
   ['degrees', 'degrees'],
 ];
 
+/** What stands behind their count. */
+export const DECIMALS: Phrases<'decimals'> = ['decimal places', 'decimal place', 'places of decimals', 'decimals', 'decimal', 'places'].map(
+  (words) => [words, 'decimals'] as const,
+); // prettier-ignore
+
 /** Names for the result before. */
 export const LAST: Phrases<'last'> = [
   ['the last one', 'last'],

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { reckon } from '../../evaluate/reckon.ts';
 import { marksOf } from '../../testing/take-off-rows.ts';
-import { rankHeard, type Alternative } from './rank.ts';
+import { asEntries, rankHeard, type Alternative } from './rank.ts';
 
 const LAST = marksOf({ last: `12' 6"` }).mark('last');
 const scope = { ...marksOf({ rail: `10'`, post: `8'` }), last: () => LAST, line: () => LAST };
-const makesSense = (entry: string) => reckon(entry, { scope }).issue === undefined;
+const makesSense = ({ entry }: { readonly entry: string }) => reckon(entry, { scope }).issue === undefined;
 const entries = (alternatives: readonly Alternative[]) =>
-  rankHeard(alternatives, { names: ['rail', 'post'], makesSense }).map(({ entry }) => entry);
+  rankHeard(alternatives, { read: asEntries(['rail', 'post']), makesSense }).map(({ entry }) => entry);
 const heard = (text: string) => entries([{ text }]);
 
 describe('what was heard is taken', () => {
@@ -53,7 +53,7 @@ describe('what was heard is taken', () => {
   });
 
   it('with nothing left out but what says nothing in any way', () => {
-    const [best] = rankHeard([{ text: 'bananas plus two foot' }], { names: ['rail'], makesSense });
+    const [best] = rankHeard([{ text: 'bananas plus two foot' }], { read: asEntries(['rail']), makesSense });
     expect(best?.unknown.map(({ text }) => text)).toEqual(['bananas']);
   });
 });

@@ -17,11 +17,26 @@ export interface Taken extends HeardEntry {
   readonly changes: number;
 }
 
-export interface RankOptions {
-  readonly names: readonly string[];
-  /** Whether an entry makes sense here: it works out, of kinds that go together. */
-  readonly makesSense: (entry: string) => boolean;
+/** A phrase as it is read, and what tells it from others that come to the same. */
+export interface ReadPhrase extends HeardEntry {
+  readonly key: string;
+  /** It asks for something, and is no entry: that makes sense by itself. */
+  readonly isOrder: boolean;
 }
+
+export interface RankOptions<Phrase extends ReadPhrase = ReadPhrase> {
+  readonly read: (phrase: string) => Phrase;
+  /** Whether the entry of a phrase makes sense here: it works out, of kinds that go together. */
+  readonly makesSense: (phrase: Phrase) => boolean;
+}
+
+/** Phrases read as entries alone. */
+export const asEntries =
+  (names: readonly string[]): RankOptions['read'] =>
+  (phrase) => {
+    const heard = heardEntry(phrase, names);
+    return { ...heard, key: heard.entry, isOrder: false };
+  };
 
 /** Ways that are looked at of one alternative, and how many words may be taken for others. */
 const [MOST_WAYS, MOST_CHANGES] = [160, 2];
@@ -30,16 +45,20 @@ const [MOST_WAYS, MOST_CHANGES] = [160, 2];
  * Ways to take what was said, the likeliest first: those that make an entry that makes sense, with as few words as can be taken
  * for others; then those with words that say nothing. Nothing is chosen here.
  */
-export function rankHeard(alternatives: readonly Alternative[], options: RankOptions): readonly Taken[] {
+export function rankHeard<Phrase extends ReadPhrase>(
+  alternatives: readonly Alternative[],
+  options: RankOptions<Phrase>,
+): readonly Taken[] {
   const found = new Map<string, { readonly taken: Taken; readonly cost: number }>();
   for (const [place, { text, confidence = 1 }] of alternatives.entries()) {
     for (const { words, changes } of waysOf(wordsOf(text).map((word) => word.text))) {
-      const phrase = words.join(' ');
-      const heard = heardEntry(phrase, options.names);
+      // As it was heard, where nothing is changed: words of a heading keep their capitals.
+      const phrase = changes === 0 ? text : words.join(' ');
+      const heard = options.read(phrase);
       const cost = changes + place * LATER + (1 - confidence) + costOf(heard, options);
-      const before = found.get(heard.entry);
+      const before = found.get(heard.key);
       if (before === undefined || cost < before.cost)
-        found.set(heard.entry, { taken: { ...heard, phrase, changes }, cost });
+        found.set(heard.key, { taken: { ...heard, phrase, changes }, cost });
     }
   }
   return [...found.values()].sort((a, b) => a.cost - b.cost).map(({ taken }) => taken);
@@ -48,10 +67,12 @@ export function rankHeard(alternatives: readonly Alternative[], options: RankOpt
 const LATER = 0.4;
 
 /** How far an entry is from one that counts. */
-function costOf({ entry, unknown }: HeardEntry, { makesSense }: RankOptions): number {
+function costOf<Phrase extends ReadPhrase>(heard: Phrase, { makesSense }: RankOptions<Phrase>): number {
+  const { entry, unknown, isOrder } = heard;
+  if (isOrder) return 0;
   if (entry === '') return NOTHING;
   if (unknown.length > 0) return unknown.length * LOST;
-  return (makesSense(entry) ? 0 : SENSELESS) + (isOfATape(entry) ? 0 : NO_TAPE);
+  return (makesSense(heard) ? 0 : SENSELESS) + (isOfATape(entry) ? 0 : NO_TAPE);
 }
 const [NOTHING, LOST, SENSELESS, NO_TAPE] = [40, 8, 6, 2.5];
 

@@ -1,0 +1,17 @@
+/** A conversation about a slate: phrases in, entries and answers out. */
+export { answerOf, answerTo, reckonSaid, refusedAnswer, type SaidAnswer, type SaidFix } from './answer.ts';
+export {
+  Conversation,
+  type ConversationState,
+  type Exchange,
+  type Missed,
+  type Offer,
+  type Question,
+  type Reply,
+  type Waiting,
+} from './conversation.ts';
+export type { Desk, Place, SaidLine } from './desk.ts';
+export { aloud, type Manner } from './says.ts';
+export { SlateDesk } from './slate-desk.ts';
+export type { Alternative } from '../spoken/heard/rank.ts';
+export type { SaidField } from '../spoken/heard/dialogue.ts';

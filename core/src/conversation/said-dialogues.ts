@@ -1,0 +1,363 @@
+/** One turn: what is said, the entry that it comes to (empty where it is none), and what is read aloud. */
+export type SaidTurn = readonly [heard: string, entry: string, says: string];
+
+/** Dialogues on an empty slate in feet and inches, by what they show. */
+export const SAID_DIALOGUES: Readonly<Record<string, readonly SaidTurn[]>> = {
+  'take a size off the last one': [
+    ['nine foot seven and a quarter plus two foot nine and three eighths', `9' 7 1/4" + 2' 9 3/8"`, '12′ 4 5⁄8″'],
+    ['take three and a half off that', 'last − 3 1/2"', '12′ 1 1⁄8″'],
+    ['and divide that by two', 'last ÷ 2', '6′ 9⁄16″'],
+  ],
+  'a mark made and used at once': [
+    ['sixteen foot four', `16' 4"`, '16′ 4″'],
+    ['store that as span', 'span = last', '16′ 4″'],
+    ['span divided by five', 'span ÷ 5', '3′ 3 3⁄16″, full by 1⁄64″'],
+    ['half of the span', '1/2 of span', '8′ 2″'],
+  ],
+  'a correction before it counts': [
+    ['six foot two and a half', `6' 2 1/2"`, '6′ 2 1⁄2″'],
+    ['no, three and a half', `6' 3 1/2"`, '6′ 3 1⁄2″'],
+    ['enter', '', 'Line 1.'],
+  ],
+  'a correction of what is on the slate': [
+    ['six foot two', `6' 2"`, '6′ 2″'],
+    ['enter', '', 'Line 1.'],
+    ['no, six foot three', `6' 3"`, 'Line 1: 6′ 3″'],
+    ['yes', '', 'Line 1.'],
+    ['line one', '#1', '6′ 3″'],
+  ],
+  'two corrections, the last one counts': [
+    ['twelve foot', `12'`, '12′'],
+    ['no, eleven', `11'`, '11′'],
+    ['no, eleven foot six', `11' 6"`, '11′ 6″'],
+    ['enter', '', 'Line 1.'],
+    ['what was the last one', '', 'Line 1: 11′ 6″'],
+  ],
+  'not that operation': [
+    ['ten foot six plus two foot', `10' 6" + 2'`, '12′ 6″'],
+    ['not plus, minus', `10' 6" − 2'`, '8′ 6″'],
+    ['enter', '', 'Line 1.'],
+  ],
+  'parts misheard': [
+    ['three and five sixteenths inches', '3 5/16"', '3 5⁄16″'],
+    ['I said eighths', '3 5/8"', '3 5⁄8″'],
+    ['times four', 'last × 4', '1′ 2 1⁄2″'],
+  ],
+  'no takes what waits away': [
+    ['nine foot', `9'`, '9′'],
+    ['no', '', 'Not counted.'],
+    ['what was the last one', '', 'The slate is empty.'],
+  ],
+  'never mind, then another': [
+    ['nine foot', `9'`, '9′'],
+    ['never mind', '', 'Not counted.'],
+    ['eight foot', `8'`, '8′'],
+    ['enter', '', 'Line 1.'],
+  ],
+  'going on agrees': [
+    ['nine foot', `9'`, '9′'],
+    ['eight foot', `8'`, '8′'],
+    ['what were the last two', '', 'Line 1: 9′; Not counted yet: 8′'],
+  ],
+  'yes agrees': [
+    ['five foot five', `5' 5"`, '5′ 5″'],
+    ['yes', '', 'Line 1.'],
+    ['read line one', '', 'Line 1: 5′ 5″'],
+  ],
+  'how much over': [
+    ['ten foot divided by three', `10' ÷ 3`, '3′ 4″'],
+    ['how much over', '', 'It is exact.'],
+    ['exactly', '', '3′ 4″'],
+  ],
+  'it is exact': [
+    ['ten foot divided by four', `10' ÷ 4`, '2′ 6″'],
+    ['how far off is that', '', 'It is exact.'],
+    ['exactly', '', '2′ 6″'],
+  ],
+  'read again': [
+    ['ten foot divided by four', `10' ÷ 4`, '2′ 6″'],
+    ['read it again', '', '2′ 6″'],
+    ['say that again', '', '2′ 6″'],
+  ],
+  'the last step once more': [
+    ['two foot six times two', `2' 6" × 2`, '5′'],
+    ['repeat the last one', 'last × 2', '10′'],
+    ['same again', 'last × 2', '20′'],
+    ['enter', '', 'Line 3.'],
+  ],
+  'a size repeated': [
+    ['two foot six', `2' 6"`, '2′ 6″'],
+    ['repeat', `2' 6"`, '2′ 6″'],
+    ['enter', '', 'Line 2.'],
+  ],
+  'undo what waits, then what landed': [
+    ['nine foot', `9'`, '9′'],
+    ['eight foot', `8'`, '8′'],
+    ['undo', '', 'Not counted.'],
+    ['undo', '', 'Done: remove line 1.'],
+    ['undo', '', 'There is nothing to undo.'],
+  ],
+  redo: [
+    ['nine foot', `9'`, '9′'],
+    ['enter', '', 'Line 1.'],
+    ['undo', '', 'Done: remove line 1.'],
+    ['redo', '', 'Done again.'],
+    ['line one', '#1', '9′'],
+  ],
+  'clear asks, no': [
+    ['one foot', `1'`, '1′'],
+    ['two foot', `2'`, '2′'],
+    ['clear the slate', '', 'Clear 2 lines: are you sure?'],
+    ['no', '', 'Nothing is changed.'],
+    ['what were the last two', '', 'Line 1: 1′; Line 2: 2′'],
+  ],
+  'clear asks, yes, and back': [
+    ['one foot', `1'`, '1′'],
+    ['two foot', `2'`, '2′'],
+    ['clear the slate', '', 'Clear 2 lines: are you sure?'],
+    ['yes', '', 'The slate is clear; say undo to bring it back.'],
+    ['what was the last one', '', 'The slate is empty.'],
+    ['undo', '', 'Done: bring all 2 lines back.'],
+    ['what were the last two', '', 'Line 1: 1′; Line 2: 2′'],
+  ],
+  'clear of nothing': [
+    ['clear the slate', '', 'The slate is empty.'],
+    ['nine foot', `9'`, '9′'],
+    ['enter', '', 'Line 1.'],
+    ['clear the slate', '', 'Clear 1 line: are you sure?'],
+    ['yes', '', 'The slate is clear; say undo to bring it back.'],
+    ['undo', '', 'Done: bring the line back.'],
+  ],
+  'a question that nobody answers': [
+    ['one foot', `1'`, '1′'],
+    ['clear the slate', '', 'Clear 1 line: are you sure?'],
+    ['two foot', `2'`, '2′'],
+    ['enter', '', 'Line 2.'],
+  ],
+  'delete by number': [
+    ['one foot', `1'`, '1′'],
+    ['two foot', `2'`, '2′'],
+    ['delete line one', '', 'Line 1 is deleted; say undo to bring it back.'],
+    ['what were the last five', '', 'Line 2: 2′'],
+  ],
+  'delete what is used': [
+    ['one foot', `1'`, '1′'],
+    ['that times two', 'last × 2', '2′'],
+    ['delete line one', '', 'Line 1 is used by line 2. Delete it?'],
+    ['yes', '', 'Line 1 is deleted; say undo to bring it back.'],
+    ['undo', '', 'Done: bring line 1 back.'],
+  ],
+  'delete the last one': [
+    ['one foot', `1'`, '1′'],
+    ['two foot', `2'`, '2′'],
+    ['delete that', '', 'Line 2 is deleted; say undo to bring it back.'],
+    ['what was the last one', '', 'Line 1: 1′'],
+  ],
+  'change a line': [
+    ['ten foot', `10'`, '10′'],
+    ['twelve foot', `12'`, '12′'],
+    ['change line one to eight foot two', `8' 2"`, 'Line 1: 8′ 2″'],
+    ['yes', '', 'Line 1.'],
+    ['what were the last two', '', 'Line 1: 8′ 2″; Line 2: 12′'],
+  ],
+  'change a line, corrected': [
+    ['ten foot', `10'`, '10′'],
+    ['twelve foot', `12'`, '12′'],
+    ['change line one to eight foot two', `8' 2"`, 'Line 1: 8′ 2″'],
+    ['no, eight foot three', `8' 3"`, 'Line 1: 8′ 3″'],
+    ['yes', '', 'Line 1.'],
+    ['read line one', '', 'Line 1: 8′ 3″'],
+  ],
+  'change a line that others use': [
+    ['ten foot', `10'`, '10′'],
+    ['that times two', 'last × 2', '20′'],
+    ['change line one to eight foot', `8'`, 'Line 1: 8′'],
+    ['enter', '', 'Line 1.'],
+    ['line two', '#2', '16′'],
+  ],
+  'change a line that is not there': [
+    ['ten foot', `10'`, '10′'],
+    ['change line four to eight foot', `8'`, 'There is no line 4.'],
+    ['change line one to eight foot', `8'`, 'Line 1: 8′'],
+    ['yes', '', 'Line 1.'],
+  ],
+  'use a line': [
+    ['ten foot', `10'`, '10′'],
+    ['twelve foot', `12'`, '12′'],
+    ['use line one', '#1', '10′'],
+    ['plus line two', 'last + #2', '22′'],
+  ],
+  'lines summed': [
+    ['one foot', `1'`, '1′'],
+    ['two foot', `2'`, '2′'],
+    ['three foot', `3'`, '3′'],
+    ['the sum of lines one to three', 'sum(#1..#3)', '6′'],
+  ],
+  'posting to a mark': [
+    ['store ten foot as rail', `rail = 10'`, '10′'],
+    ['add two inches to rail', 'rail += 2"', '10′ 2″'],
+    ['take an inch off the rail', 'rail -= 1"', '10′ 1″'],
+    ['rail', 'rail', '10′ 1″'],
+  ],
+  'a mark corrected': [
+    ['store ten foot as rail', `rail = 10'`, '10′'],
+    ['no, eleven', `rail = 11'`, '11′'],
+    ['rail times two', 'rail × 2', '22′'],
+  ],
+  'label and read': [
+    ['ten foot', `10'`, '10′'],
+    ['label that ridge beam', '', 'Line 1: ridge beam'],
+    ['read line one', '', 'Line 1, ridge beam: 10′'],
+  ],
+  'a label by its number': [
+    ['ten foot', `10'`, '10′'],
+    ['twelve foot', `12'`, '12′'],
+    ['label line one top rail', '', 'Line 1: top rail'],
+    ['what were the last two', '', 'Line 1, top rail: 10′; Line 2: 12′'],
+  ],
+  'headings and notes': [
+    ['heading north wall', '', 'Heading: north wall'],
+    ['ten foot', `10'`, '10′'],
+    ['note check the corner', '', 'Note: check the corner'],
+    ['note on line one measured at the floor', '', 'Line 1: measured at the floor'],
+    ['undo', '', 'Done: undo the note of line 1.'],
+  ],
+  'the note of the last line': [
+    ['ten foot', `10'`, '10′'],
+    ['note on that check it again', '', 'Line 1: check it again'],
+  ],
+  'a word that says nothing': [
+    ['banana plus two foot', '', '“banana” says nothing here. Say it in another way.'],
+    ['yes', '', 'There is nothing yet.'],
+  ],
+  'a word that says nothing, left': [
+    ['nine foot', `9'`, '9′'],
+    ['banana plus two foot', '', '“banana” says nothing here. Did you mean last + 2′? Say yes to take it.'],
+    ['no', '', 'Nothing is changed.'],
+    ['what was the last one', '', 'Not counted yet: 9′'],
+  ],
+  'nothing understood': [
+    ['perhaps tomorrow', '', '“perhaps” and “tomorrow” say nothing here. Say it in another way.'],
+    ['nine foot', `9'`, '9′'],
+    ['perhaps', '', '“perhaps” says nothing here. Say it in another way.'],
+    ['and a half inch', 'last + 1/2"', '9′ 1⁄2″'],
+  ],
+  'kinds that do not add': [
+    [
+      'nine foot plus two pounds',
+      `9' + 2 lb`,
+      'The left side is a length and the right side a mass; only values of one kind add up.',
+    ],
+    ['nine foot plus two inches', `9' + 2"`, '9′ 2″'],
+  ],
+  'a unit left out': [
+    ['nine foot plus seven', `9' + 7"`, '9′ 7″'],
+    ['take three off that', 'last − 3"', '9′ 4″'],
+  ],
+  'misheard food': [
+    ['nine food seven', `9' 7"`, '9′ 7″'],
+    ['enter', '', 'Line 1.'],
+  ],
+  'misheard plush': [
+    ['two foot plush three foot', `2' + 3'`, '2′ + 3′ = 5′'],
+    ['enter', '', 'Line 1.'],
+  ],
+  'eights for eighths': [
+    ['nine foot seven and three eights', `9' 7 3/8"`, '9′ 7 3⁄8″'],
+    ['enter', '', 'Line 1.'],
+  ],
+  'rounding chosen': [
+    ['ten foot divided by three', `10' ÷ 3`, '3′ 4″'],
+    ['to the nearest eighth', 'last to 1/8"', '3′ 4″'],
+    ['round up to the quarter', 'last up to 1/4"', '3′ 4″'],
+  ],
+  'other units': [
+    ['eight foot two', `8' 2"`, '8′ 2″'],
+    ['in millimetres', 'last to mm', '2489 mm, full by 0.2 mm'],
+    ['in metres to two decimals', 'last to 0.01 m', '2.49 m, shy by 0.8 mm'],
+  ],
+  decimals: [
+    ['ten divided by three', '10 ÷ 3', '3.333333, rounded'],
+    ['to two decimals', 'last to 0.01', '3.33, rounded'],
+  ],
+  percent: [
+    ['twelve foot', `12'`, '12′'],
+    ['plus ten per cent', 'last + 10%', '13′ 2 3⁄8″, full by 1⁄32″'],
+    ['take five per cent off that', 'last − 5%', '12′ 6 1⁄2″, shy by 1⁄64″'],
+  ],
+  areas: [
+    ['twelve foot by nine foot', `12' × 9'`, '108 sq ft'],
+    ['times four inches', 'last × 4"', '36 cu ft'],
+    ['in cubic yards', 'last to cu yd', '1.3333 cu yd, rounded'],
+  ],
+  'a triangle': [
+    ['the diagonal of six foot by eight foot', `hyp(6'; 8')`, '10′'],
+    ['minus half an inch', 'last − 1/2"', '9′ 11 1⁄2″'],
+  ],
+  squares: [
+    ['cube two foot', `(2')³`, '8 cu ft'],
+    ['square root of a hundred and forty-four', 'sqrt(144)', '12'],
+  ],
+  money: [
+    ['four hundred dollars', '$400', '$400.00'],
+    ['times three', 'last × 3', '$1,200.00'],
+    ['plus twenty per cent', 'last + 20%', '$1,440.00'],
+  ],
+  dozens: [
+    ['a dozen times two foot four', `12 × 2' 4"`, '28′'],
+    ['half a dozen times that', '6 × last', '168′'],
+  ],
+  'said in figures': [
+    ['9 foot 7 and 3/8 inches', `9' 7 3/8"`, '9′ 7 3⁄8″'],
+    [`plus 2'`, `last + 2'`, '11′ 7 3⁄8″'],
+    ['9 1/2 inches', '9 1/2"', '9 1⁄2″'],
+  ],
+  'digits one by one': [
+    ['one two five millimetres', '125 mm', '4 15⁄16″, shy by 1⁄64″'],
+    ['plus double three millimetres', 'last + 33 mm', '6 1⁄4″, shy by 1⁄32″'],
+  ],
+  asides: [
+    ['okay so nine foot please', `9'`, '9′'],
+    ['um plus two foot', `last + 2'`, '11′'],
+    ['okay enter that please', '', 'Line 2.'],
+  ],
+  'too early': [
+    ['undo', '', 'There is nothing to undo.'],
+    ['no', '', 'There is nothing yet.'],
+    ['yes', '', 'There is nothing yet.'],
+    ['read it again', '', 'There is nothing yet.'],
+    ['repeat the last one', '', 'There is nothing yet.'],
+    ['how much over', '', 'There is nothing yet.'],
+  ],
+  'rows without a list': [
+    ['new row studs', '', 'Rows are in the quantities: open them first.'],
+    ['nine foot', `9'`, '9′'],
+    ['new row', '', 'Rows are in the quantities: open them first.'],
+    ['enter', '', 'There is nothing yet.'],
+  ],
+  'both ends of an order': [
+    ['okay, undo that, please', '', 'There is nothing to undo.'],
+    ['so nine foot plus a foot please', `9' + 1'`, '10′'],
+    ['right', '', 'Line 1.'],
+  ],
+  'a correction of the unit': [
+    ['ninety centimetres', '90 cm', '2′ 11 7⁄16″, shy by less than 1⁄64″'],
+    ['I meant millimetres', '90 mm', '3 9⁄16″, shy by 1⁄64″'],
+  ],
+  'a mark renamed by storing it again': [
+    ['store nine foot as sill', `sill = 9'`, '9′'],
+    ['store sill plus an inch as head height', 'head_height = sill + 1"', '9′ 1″'],
+    ['head height minus sill', 'head_height − sill', '1″'],
+  ],
+  'two dozen studs': [
+    ['two dozen times three and a half inches', '24 × 3 1/2"', '7′'],
+    ['plus an inch and a half', 'last + 1 1/2"', '7′ 1 1⁄2″'],
+  ],
+  'going on twice': [
+    ['ten foot', `10'`, '10′'],
+    ['plus one foot', `last + 1'`, '11′'],
+    ['plus one foot', `last + 1'`, '12′'],
+    ['enter', '', 'Line 3.'],
+    ['what were the last three', '', 'Line 1: 10′; Line 2: 11′; Line 3: 12′'],
+  ],
+};
