@@ -78,6 +78,7 @@ const webFeatures = {
   scale: [],
   'setting-out': [],
   quantities: [],
+  spoken: [],
   account: [],
   comfort: [],
   help: ['quantities'],
@@ -145,7 +146,7 @@ module.exports = {
       from: { pathNot: `^(core|benchmarks)/|${TESTS}`, path: '^(contract|server|web|simulator|e2e|tools)/' },
       to: {
         path: '^core/src/',
-        pathNot: '^core/src/((mend|spoken|spoken/heard|conversation|quantities)/)?index\\.ts$',
+        pathNot: '^core/src/(((mend|spoken|spoken/heard|conversation|quantities)/)?index|spoken/heard/said)\\.ts$',
       },
     },
     {

@@ -1,8 +1,7 @@
 import type { Issue } from '../base/issue.ts';
-import { reckonTyped } from '../bare/reckon-typed.ts';
+import { reckonTyped, type ReckonedTyped, type TypedOptions } from '../bare/reckon-typed.ts';
 import { afterPosting } from '../evaluate/after-posting.ts';
 import { answerDifference } from '../evaluate/answer-difference.ts';
-import { reckon, type Reckoned, type ReckonOptions } from '../evaluate/reckon.ts';
 import { mended } from '../mend/mend.ts';
 import { EMPTY_SCOPE, type Scope } from '../evaluate/scope.ts';
 import { makeRational } from '../number/rational.ts';
@@ -37,7 +36,7 @@ export interface SaidAnswer {
   readonly problem: { readonly sentence: string; readonly fixes: readonly SaidFix[] } | undefined;
 }
 
-export interface SaidOptions extends ReckonOptions {
+export interface SaidOptions extends TypedOptions {
   /** An issue as a sentence. */
   readonly describe: (issue: Issue) => string;
 }
@@ -59,10 +58,10 @@ export const refusedAnswer = (entry: string, sentence: string, fixes: readonly S
   problem: { sentence, fixes },
 });
 
-/** Works out what was said. Units that were left out are those of the job where it makes no sense without. */
-export function reckonSaid(source: string, options: ReckonOptions): Reckoned & { readonly written: string } {
-  const plain = reckon(source, options);
-  if (plain.issue === undefined) return { ...plain, written: source };
+/** Works out what was said. Units that were left out are those of the job: where it says so, or where it makes no sense without. */
+export function reckonSaid(source: string, options: TypedOptions): ReckonedTyped {
+  const typed = reckonTyped(source, options);
+  if (typed.issue === undefined) return typed;
   const bare = isMetric((options.style ?? DEFAULT_STYLE).length) ? 'mm' : 'in';
   return reckonTyped(source, { ...options, bare });
 }
@@ -71,7 +70,7 @@ export function reckonSaid(source: string, options: ReckonOptions): Reckoned & {
  * What there is to name once an entry has landed: its result, its line, and the mark that it makes.
  * @param number that its line will have
  */
-export function scopeBehind(entry: string, number: number, options: ReckonOptions): Scope {
+export function scopeBehind(entry: string, number: number, options: TypedOptions): Scope {
   const scope = options.scope ?? EMPTY_SCOPE;
   const reckoned = reckonSaid(entry, options);
   const after = afterPosting(reckoned, options);
@@ -114,16 +113,6 @@ export function answerTo(source: string, options: SaidOptions): SaidAnswer {
   const after = afterPosting(reckoned, options);
   if (after.outcome?.kind !== 'quantity' || after.reading === undefined) return nothing;
   return { ...nothing, ...readAloud(after.outcome.quantity, after.reading, style) };
-}
-
-/** A quantity that is known already, as an answer. */
-export function answerOf(
-  written: Pick<SaidAnswer, 'entry' | 'readBack'>,
-  quantity: Quantity,
-  reading: Reading,
-  style: ReadingStyle,
-): SaidAnswer {
-  return { ...NOTHING, ...written, ...readAloud(quantity, reading, style) };
 }
 
 function readAloud(quantity: Quantity, reading: Reading, style: ReadingStyle) {

@@ -161,7 +161,7 @@ export class Conversation {
     const [best, ...rest] = ranked;
     return {
       phrase: best?.phrase ?? alternatives[0]?.text ?? '',
-      isGuessed: (best?.changes ?? 0) > 0,
+      isGuessed: best !== undefined && (best.changes > 0 || best.phrase !== alternatives[0]?.text),
       others: rest.flatMap((one) => (one.entry !== '' && one.unknown.length === 0 ? [one.phrase] : [])),
     };
   }
@@ -486,7 +486,7 @@ export class Conversation {
 
 interface TakenPhrase {
   readonly phrase: string;
-  /** Words were taken for what they sound like. */
+  /** It is not what was heard first, as it was heard. */
   readonly isGuessed: boolean;
   readonly others: readonly string[];
 }

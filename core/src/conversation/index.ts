@@ -1,5 +1,13 @@
 /** A conversation about a slate: phrases in, entries and answers out. */
-export { answerOf, answerTo, reckonSaid, refusedAnswer, type SaidAnswer, type SaidFix } from './answer.ts';
+export {
+  answerTo,
+  reckonSaid,
+  refusedAnswer,
+  scopeBehind,
+  type SaidAnswer,
+  type SaidFix,
+  type SaidOptions,
+} from './answer.ts';
 export {
   Conversation,
   type ConversationState,

@@ -5,16 +5,20 @@ import { useTitle } from '@vueuse/core';
 import { useRoute, useRouter } from 'vue-router';
 import { comfortPanel } from '../features/comfort/index.ts';
 import { firstQuestion } from '../features/jobs/index.ts';
+import { spokenPanel } from '../features/spoken/index.ts';
 import { useComfort } from '../live/comfort.store.ts';
 import { followAddress } from '../live/job-address.ts';
 import { useOwnKeys } from '../live/own-keys.ts';
+import { useSpokenPanel } from '../live/spoken.store.ts';
 import { useJobs } from '../live/use-jobs.ts';
 import { useHand } from '../parts/entry/hand.ts';
 
 const ComfortPanel = defineAsyncComponent(comfortPanel);
 const KeyDock = defineAsyncComponent(() => import('../parts/dock/KeyDock.vue'));
+const SpokenPanel = defineAsyncComponent(spokenPanel);
 const FirstQuestion = defineAsyncComponent(firstQuestion);
 const comfort = useComfort();
+const spoken = useSpokenPanel();
 const hand = useHand();
 const ownKeys = useOwnKeys();
 const jobs = useJobs();
@@ -46,6 +50,7 @@ onMounted(() => {
 
 <template>
   <RouterView />
+  <SpokenPanel v-if="spoken.open" />
   <KeyDock v-if="hand.isInField && ownKeys" />
   <FirstQuestion v-if="jobs.isFirst" />
   <ComfortPanel v-if="comfort.open" @close="comfort.open = false" />

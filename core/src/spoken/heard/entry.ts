@@ -195,7 +195,11 @@ class PhraseReader {
     next += 1;
     while (/^(the|a|an|nearest|closest)$/.test(words[next] ?? '')) next += 1;
     const form = phraseAt(words, next, FORMS);
-    if (form !== undefined) return { text: `${way}to ${form.kind}`, next: form.next };
+    if (form !== undefined) {
+      const places =
+        words[form.next] === 'to' && /^f?[tm]$/.test(form.kind) ? this.#decimals(form.next + 1) : undefined;
+      return { text: `${way}to ${places ? `${places.text} ` : ''}${form.kind}`, next: places?.next ?? form.next };
+    }
     const decimals = to === 'to' ? this.#decimals(next) : undefined;
     if (decimals !== undefined) return { text: `${way}to ${decimals.text}`, next: decimals.next };
     const part = to === 'to' ? readPart(words, next) : undefined;

@@ -3,5 +3,4 @@ export { Dialogue, type Goes, type SaidField, type Surroundings, type Turn } fro
 export { heardEntry, type HeardEntry } from './entry.ts';
 export type { Order, PlainOrder } from './orders.ts';
 export { asEntries, rankHeard, type Alternative, type RankOptions, type Taken } from './rank.ts';
-export { SAID_PHRASES } from './said-phrases.ts';
 export type { HeardWord } from './words.ts';

@@ -33,7 +33,8 @@ export type Order =
   | { readonly asks: 'label'; readonly number: number | undefined; readonly words: string }
   | { readonly asks: 'note'; readonly number: number | 'last' | undefined; readonly words: string };
 
-const PLAIN: Readonly<Record<PlainOrder, readonly string[]>> = {
+/** Ways of saying each. */
+export const PLAIN_ORDERS: Readonly<Record<PlainOrder, readonly string[]>> = {
   enter: ['enter', 'enter it', 'enter that', 'put it on', 'put that on', 'put it down', 'put it on the slate', 'write it down', 'write that down', 'keep it', 'keep that', 'next'], // prettier-ignore
   yes: ['yes', 'yeah', 'yep', 'aye', 'yes take it', 'right', 'that is right', "that's right", 'correct', 'ok', 'okay', 'do it', 'go ahead', 'sure'], // prettier-ignore
   no: ['no', 'nope', 'nay', 'no thanks', 'no thank you', 'cancel', 'leave it', 'never mind', 'forget it', 'forget that', 'scrap that', 'scrub that', 'wrong', "that's wrong", 'that is wrong', "don't"], // prettier-ignore
@@ -48,7 +49,9 @@ const PLAIN: Readonly<Record<PlainOrder, readonly string[]>> = {
   stop: ['stop', 'stop listening', 'stop it', 'that will do', "that'll do", 'that is all', "that's all", 'be quiet', 'quiet'], // prettier-ignore
 };
 const BY_PHRASE: ReadonlyMap<string, PlainOrder> = new Map(
-  Object.entries(PLAIN).flatMap(([order, phrases]) => phrases.map((phrase) => [phrase, order as PlainOrder] as const)),
+  Object.entries(PLAIN_ORDERS).flatMap(([order, phrases]) =>
+    phrases.map((phrase) => [phrase, order as PlainOrder] as const),
+  ),
 );
 
 const READING: Phrases<'read'> = [

@@ -59,6 +59,7 @@ export const DONE_TO: ReadonlyMap<string, (of: string) => string> = new Map([
   ['square', (of: string) => `${of}²`],
   ['cube', (of: string) => `${of}³`],
   ['double', (of: string) => `${of} × 2`],
+  ['twice', (of: string) => `${of} × 2`],
   ['triple', (of: string) => `${of} × 3`],
   ['halve', (of: string) => `${of} ÷ 2`],
 ]);
@@ -127,7 +128,7 @@ export const LAST: Phrases<'last'> = [
 
 /** Said before an entry, and no part of it, the longest first. */
 export const ASKING: Phrases<'aside'> = [
-  ...['what is', 'what are', 'what does', 'how much is', 'how much', 'how many', 'show me', 'tell me', 'give me', 'work out'],
+  ...['what is', 'what are', 'what does', 'how much is', 'how much', 'how many is', 'how many are', 'how many', 'show me', 'tell me', 'give me', 'work out'],
   ...["what's", 'whats', 'what', 'calculate', 'please', 'um', 'umm', 'uh', 'er', 'erm', 'ok', 'okay', 'so', 'now', 'well', 'right'],
 ].map((words) => [words, 'aside'] as const); // prettier-ignore
 

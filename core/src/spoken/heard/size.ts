@@ -37,10 +37,29 @@ function withSign(words: Words, first: HeardNumber): Read | undefined {
   const word = words[first.next] ?? '';
   if (word === 'percent' || word === '%') return { text: `${first.text}%`, next: first.next + 1 };
   if (word === 'per' && words[first.next + 1] === 'cent') return { text: `${first.text}%`, next: first.next + 2 };
-  if (word === 'dollar' || word === 'dollars') return { text: `$${first.text}`, next: first.next + 1 };
+  if (word === 'dollar' || word === 'dollars') return withRate(words, withCents(words, first.text, first.next + 1));
   if (word !== 'in' || first.form === 'mixed') return undefined;
   const run = readHeardNumber(words, first.next + 1);
   return run?.text === '12' ? { text: `${first.text} in 12`, next: run.next } : undefined;
+}
+
+/** "Four dollars twenty", "one dollar five cents". */
+function withCents(words: Words, dollars: string, at: number): Read {
+  const cents = readHeardNumber(words, words[at] === 'and' ? at + 1 : at);
+  const isNamed = cents !== undefined && /^cents?$/.test(words[cents.next] ?? '');
+  const isCents = /^\d+$/.test(dollars) && cents?.form === 'whole' && /^\d{1,2}$/.test(cents.text);
+  const isOther = cents !== undefined && !isNamed && (words[at] === 'and' || unitAt(words, cents.next) !== undefined);
+  if (!isCents || isOther) return { text: `$${dollars}`, next: at };
+  return { text: `$${dollars}.${cents.text.padStart(2, '0')}`, next: isNamed ? cents.next + 1 : cents.next };
+}
+
+/** Money for one of something: "thirty-eight dollars an hour", "four dollars per foot". */
+function withRate(words: Words, money: Read): Read {
+  if (!/^(a|an|per)$/.test(words[money.next] ?? '')) return money;
+  const unit = unitAt(words, money.next + 1);
+  if (unit === undefined) return money;
+  const written = { "'": 'ft', '"': 'in' }[unit.written] ?? unit.written.trim();
+  return { text: `${money.text}/${written}`, next: unit.next };
 }
 
 /**

@@ -9,6 +9,7 @@ import { forDrawing } from '../../ui/drawn.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import { useComfort } from '../../live/comfort.store.ts';
 import { nameOf, type ReadingChange, type WorkedRow } from '../../job/index.ts';
+import { useSpokenPanel } from '../../live/spoken.store.ts';
 import { useAloud } from '../../live/aloud.ts';
 import { useOwnKeys } from '../../live/own-keys.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
@@ -142,6 +143,11 @@ function keepLine(lineId: string, text: string, begun: LineWire | undefined): vo
   job.lines.edit(lineId, reckoning.withChange(text), begun);
 }
 
+const spoken = useSpokenPanel();
+watch(
+  () => spoken.landed,
+  () => void slate.value?.showFoot(),
+);
 /** What is said to somebody who does not see the slate. */
 const { said: announced, say: announce } = useAloud(() => job.style);
 const { insertBefore, insertsAbove, land, landText, repeat, landed } = useLanding(reckoning, {

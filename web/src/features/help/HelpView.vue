@@ -12,10 +12,14 @@ import {
   type FunctionName,
   type UnitId,
 } from '@sprell/core';
+import { defineAsyncComponent } from 'vue';
 import AppHead from '../../parts/head/AppHead.vue';
 import SizeText from '../../ui/SizeText.vue';
 import { SHORTCUTS, TOUCHES } from '../../parts/keys/shortcuts.ts';
 import { ABOUT_QUANTITIES, QUANTITY_KEYS } from '../quantities/index.ts';
+
+// It has as many examples as all the rest.
+const SpokenHelp = defineAsyncComponent(() => import('./SpokenHelp.vue'));
 
 type Row = readonly [what: string, says: string];
 const functions = Object.entries(FUNCTIONS).map(([name, { args }]): Row => [
@@ -96,6 +100,7 @@ const BARE_SHOWN = [...IN_MILLIMETRES.filter(([typed]) => KINDS_SHOWN.includes(t
           </tbody>
         </table>
       </section>
+      <SpokenHelp />
       <section v-for="{ title, isTyped, rows } in LISTS" :key="title">
         <h2>{{ title }}</h2>
         <dl>
@@ -118,39 +123,8 @@ const BARE_SHOWN = [...IN_MILLIMETRES.filter(([typed]) => KINDS_SHOWN.includes(t
 </template>
 
 <style scoped src="./help.css"></style>
+<style scoped src="./help-table.css"></style>
 <style scoped>
-table {
-  width: 100%;
-  border-collapse: collapse;
-  table-layout: fixed;
-}
-th {
-  text-align: left;
-  font-weight: 500;
-  color: var(--ink-soft);
-}
-th,
-td {
-  padding: 6px 12px 6px 0;
-  border-bottom: 1px solid var(--groove);
-  vertical-align: baseline;
-  overflow-wrap: anywhere;
-}
-kbd {
-  font-family: var(--figures);
-  font-size: 18px;
-  font-weight: 500;
-  white-space: pre-wrap;
-}
-small {
-  display: block;
-  color: var(--ink-soft);
-}
-.reads {
-  font-family: var(--figures);
-  font-size: 18px;
-  font-weight: 600;
-}
 dl {
   margin: 0;
 }

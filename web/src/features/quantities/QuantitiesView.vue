@@ -10,6 +10,7 @@ import PlainButton from '../../ui/PlainButton.vue';
 import { say } from '../../ui/say.ts';
 import AppHead from '../../parts/head/AppHead.vue';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
+import { useSaidFields } from '../../live/said-fields.ts';
 import { useKept } from '../../live/use-kept.ts';
 import { useOwnKeys } from '../../live/own-keys.ts';
 import { useHand } from '../../parts/entry/hand.ts';
@@ -23,6 +24,7 @@ import RowPanel from './RowPanel.vue';
 import RowTable from './RowTable.vue';
 import TotalsFoot from './TotalsFoot.vue';
 import { useGrid, type Grid } from './use-grid.ts';
+import { saidFieldsOf } from './said-fields-of.ts';
 import { useRowActs } from './use-row-acts.ts';
 import { useShown, type Shown } from './use-shown.ts';
 
@@ -101,6 +103,7 @@ const openRow = computed(() => {
   const id = isPhone.value ? openId.value : showsRow.value ? (openId.value ?? grid.at.value?.row) : undefined;
   return view.value === 'list' ? list.rows.find((row) => row.id === id) : undefined;
 });
+useSaidFields(() => saidFieldsOf(list, acts, grid));
 /** The next row is measured as the one that was made last. */
 watch(
   () => list.rows.find(({ id }) => id === newId.value)?.item.measure,

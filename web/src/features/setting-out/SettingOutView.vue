@@ -13,6 +13,7 @@ import { goToInput } from '../../parts/field/size-inputs.ts';
 import { useAtHand } from '../../parts/field/use-at-hand.ts';
 import AppHead from '../../parts/head/AppHead.vue';
 import { useOwnKeys } from '../../live/own-keys.ts';
+import { namesOf, useSaidFields } from '../../live/said-fields.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
 import type { SetOut } from '../../job/index.ts';
 import ArcOrdinates from './ArcOrdinates.vue';
@@ -76,6 +77,17 @@ watch(solver, () => {
   isOnPaper.value = false;
 });
 const isOnPaper = ref(false);
+useSaidFields(() => ({
+  fields: givable.value.map(({ id, title, kind }) => ({
+    id,
+    names: namesOf(shortTitle(title), title, ...(kind === 'pitch' ? ['Pitch', 'Slope'] : [])),
+    isPlain: kind === 'count',
+    put: (entry) => {
+      give(id, entry);
+      active.value = id;
+    },
+  })),
+}));
 const all = computed(() => [...solver.value.fields, ...(solver.value.asks ?? [])]);
 const givable = computed(() => all.value.filter((field) => field.given));
 const answers = computed(() =>

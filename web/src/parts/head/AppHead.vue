@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** The head of every screen: the way round, which job, whether all is kept, undo. */
-import { Redo2, Settings2, Undo2 } from 'lucide-vue-next';
+import { Mic, Redo2, Settings2, Undo2 } from 'lucide-vue-next';
 import { computed, onMounted } from 'vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import { useComfort } from '../../live/comfort.store.ts';
+import { useSpokenPanel } from '../../live/spoken.store.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
 import JobPicker from './JobPicker.vue';
 import KeepStateText from './KeepStateText.vue';
@@ -20,6 +21,7 @@ const emit = defineEmits<{ undo: []; redo: [] }>();
 const jobs = useJobs();
 const job = useJob();
 const comfort = useComfort();
+const spoken = useSpokenPanel();
 const says = computed(() => (props.ownSteps ? props.undoSays : job.steps.undoSays));
 
 onMounted(async () => {
@@ -66,6 +68,17 @@ function redo(): void {
       >
       <button
         type="button"
+        class="settings speak"
+        aria-label="Speak"
+        :aria-pressed="spoken.open"
+        title="Speak: say sizes, hear answers"
+        data-test="speak"
+        @click="spoken.open = !spoken.open"
+      >
+        <Mic :size="22" aria-hidden="true" />
+      </button>
+      <button
+        type="button"
         class="settings"
         aria-label="Settings"
         title="Settings: looks, text size, keys"
@@ -103,6 +116,9 @@ function redo(): void {
   background: none;
   color: var(--ink);
   cursor: pointer;
+}
+.speak[aria-pressed='true'] {
+  color: var(--chalk);
 }
 .state {
   flex: none;

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** The rooms one under the other, each with what it is for. */
-import { Settings2 } from 'lucide-vue-next';
+import { Mic, Settings2 } from 'lucide-vue-next';
 import { useRoute, useRouter, type LocationQueryRaw } from 'vue-router';
+import { useSpokenPanel } from '../../live/spoken.store.ts';
 import HeadMenu from './HeadMenu.vue';
 import { PEOPLE, ROOMS } from './rooms.ts';
 
@@ -10,9 +11,11 @@ const emit = defineEmits<{ settings: [] }>();
 const router = useRouter();
 const route = useRoute();
 
-const SETTINGS = 'settings';
+const spoken = useSpokenPanel();
+const [SETTINGS, SPEAK] = ['settings', 'speak'];
 function go(path: string): void {
   if (path === SETTINGS) emit('settings');
+  else if (path === SPEAK) spoken.open = true;
   else void router.push({ path, query: props.query });
 }
 </script>
@@ -32,6 +35,10 @@ function go(path: string): void {
         ><b>{{ word }}</b
         ><small>{{ about }}</small></span
       >
+    </el-dropdown-item>
+    <el-dropdown-item :command="SPEAK" divided data-room="speak">
+      <Mic :size="20" aria-hidden="true" />
+      <span class="said"><b>Speak</b><small>Say sizes, hear answers</small></span>
     </el-dropdown-item>
     <el-dropdown-item :command="SETTINGS" data-room="settings">
       <Settings2 :size="20" aria-hidden="true" />
