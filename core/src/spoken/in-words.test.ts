@@ -20,7 +20,7 @@ describe('a size in words', () => {
     ['13⁄16″', 'thirteen sixteenths of an inch'],
     ['≈ 11⁄32″', 'about eleven thirty-seconds of an inch'],
     ['0″', 'zero inches'],
-    ['−3′ 2″', 'minus three feet, two'],
+    ['−3′ 2″', 'negative three feet, two'],
     ['≈ 12′ 8 3⁄4″', 'about twelve feet, eight and three quarters'],
     ['2400 mm', 'two thousand four hundred millimetres'],
     ['1 mm', 'one millimetre'],
@@ -44,7 +44,8 @@ describe('a size in words', () => {
     ['20 °C', 'twenty degrees Celsius'],
     ['1005', 'one thousand and five'],
     ['1200000', 'one million two hundred thousand'],
-    ['7⁄9″', 'seven over nine of an inch'],
+    ['7⁄9″', 'seven ninths of an inch'],
+    ['7⁄23″', 'seven over twenty-three of an inch'],
     [
       '9007199254740993000',
       'nine zero zero seven one nine nine two five four seven four zero nine nine three zero zero zero',
@@ -57,8 +58,8 @@ describe('a size in words', () => {
     ['offcut −= 3 × 1 1⁄8″', 'offcut minus is three times one and one eighth inches'],
     ['#12 ÷ 2', 'line twelve divided by two'],
     ['(9′ + 3″) × 2', 'open bracket nine feet plus three inches close bracket times two'],
-    ['hyp(3′; 4′)', 'hyp open bracket three feet and four feet close bracket'],
-    ['sum(#1..#4)', 'sum open bracket line one to line four close bracket'],
+    ['hyp(3′; 4′)', 'the diagonal of open bracket three feet then four feet close bracket'],
+    ['sum(#1..#4)', 'the sum of open bracket line one to line four close bracket'],
   ])('reads a sum back: %s', (text, words) => {
     expect(inWords(text)).toBe(words);
   });

@@ -1,3 +1,4 @@
+import { FUNCTION_WORDS } from './function-words.ts';
 import { figuresInWords, fractionInWords, wholeInWords } from './numerals.ts';
 import { unitInWords, WRITTEN_UNITS } from './unit-words.ts';
 
@@ -20,9 +21,10 @@ const SIGNS: Readonly<Record<string, string>> = {
   '√': 'the square root of',
   '²': 'squared',
   '³': 'cubed',
+  '^': 'to the power of',
   '(': 'open bracket',
   ')': 'close bracket',
-  ';': 'and',
+  ';': 'then',
   '..': 'to',
   '#': 'line',
   '<': 'is less than',
@@ -38,7 +40,7 @@ const PIECE = new RegExp(
     `|(?<onlyNum>\\d+)[⁄/](?<onlyDen>\\d+)` +
     `|(?<per>/) ?(?<perUnit>${UNIT})` +
     `|(?<unit>${UNIT})` +
-    String.raw`|(?<word>[\p{L}_][\p{L}\p{N}_]*)|(?<ratio>:)|(?<sign>\.\.|[^\s])`,
+    String.raw`|(?<power>⁻[⁰¹²³⁴-⁹]+|[⁰¹⁴-⁹]+)|(?<word>[\p{L}_][\p{L}\p{Nd}_]*)|(?<ratio>:)|(?<sign>\.\.|[^\s])`,
   'gu',
 );
 
@@ -51,6 +53,8 @@ interface Said {
   /** Degrees were said: primes are minutes and seconds. */
   afterDegrees: boolean;
   isMoney: boolean;
+  /** A value is wanted next: a minus there is a sign of it, and takes nothing away. */
+  wantsValue: boolean;
 }
 
 /**
@@ -59,7 +63,14 @@ interface Said {
  * @example inWords('17′ 11 3⁄16″') // => 'seventeen feet, eleven and three sixteenths'
  */
 export function inWords(text: string, { decimalComma }: WrittenStyle = { decimalComma: false }): string {
-  const said: Said = { words: [], amount: undefined, afterFeet: false, afterDegrees: false, isMoney: false };
+  const said: Said = {
+    words: [],
+    amount: undefined,
+    afterFeet: false,
+    afterDegrees: false,
+    isMoney: false,
+    wantsValue: true,
+  };
   const matches = [...text.matchAll(PIECE)];
   matches.forEach((match, at) => {
     sayPiece(said, match.groups ?? {}, decimalComma, matches[at + 1]?.groups);
@@ -71,7 +82,9 @@ export function inWords(text: string, { decimalComma }: WrittenStyle = { decimal
 type Groups = Readonly<Record<string, string | undefined>>;
 
 function sayPiece(said: Said, found: Groups, decimalComma: boolean, next: Groups | undefined): void {
-  const { whole, num, den, onlyNum, onlyDen, money, perUnit, unit, word, ratio, sign } = found;
+  const { wantsValue } = said;
+  said.wantsValue = false;
+  const { whole, num, den, onlyNum, onlyDen, money, perUnit, unit, word, ratio, sign, power } = found;
   if (unit === '′' || unit === '″') sayPrime(said, unit, next);
   else if (unit !== undefined && said.amount !== undefined) sayUnit(said, unit);
   else {
@@ -81,10 +94,32 @@ function sayPiece(said: Said, found: Groups, decimalComma: boolean, next: Groups
     else if (onlyNum !== undefined && onlyDen !== undefined) {
       said.words.push(fractionInWords(onlyNum, onlyDen));
       said.amount = { isOne: false, isPart: true };
-    } else if (ratio !== undefined) said.words.push(said.amount === undefined ? ',' : 'in');
-    else if (word !== undefined || unit !== undefined) sayOther(said, (word ?? unit) as string);
+    } else if (power !== undefined) sayOther(said, `to the power of ${powerInWords(power)}`);
+    else if (ratio !== undefined) said.words.push(said.amount === undefined ? ',' : 'in');
+    else if (word !== undefined || unit !== undefined) sayWord(said, word ?? (unit as string), next?.['sign'] === '(');
+    else if (sign === '−' && wantsValue) sayOther(said, 'negative');
     else sayOther(said, SIGNS[sign ?? ''] ?? '');
+    said.wantsValue = BEFORE_VALUE.test(word ?? sign ?? '');
   }
+}
+
+/** Behind these a value begins. */
+const BEFORE_VALUE = /^(?:[+\-−×*÷=≈√(;^]|of)$/u;
+
+/** A name, or a function with what it is called. */
+function sayWord(said: Said, word: string, isCalled: boolean): void {
+  const called =
+    isCalled && Object.hasOwn(FUNCTION_WORDS, word) ? FUNCTION_WORDS[word as keyof typeof FUNCTION_WORDS] : undefined;
+  sayOther(said, called === undefined ? (SIGNS[word] ?? word.replaceAll('_', ' ')) : `the ${called}`);
+  // π counts units as a number does.
+  if (word === 'π') said.amount = { isOne: false, isPart: false };
+}
+
+const SUPERSCRIPTS = '⁰¹²³⁴⁵⁶⁷⁸⁹';
+/** A power from the fourth on, and one below zero. */
+function powerInWords(power: string): string {
+  const figures = [...power.replace('⁻', '')].map((sign) => SUPERSCRIPTS.indexOf(sign)).join('');
+  return `${power.startsWith('⁻') ? 'negative ' : ''}${wholeInWords(figures)}`;
 }
 
 function sayOther(said: Said, words: string): void {

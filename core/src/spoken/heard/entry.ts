@@ -3,18 +3,23 @@ import {
   ASKING,
   BETWEEN,
   CALLED,
+  CLOSED,
   DECIMALS,
   DONE_TO,
   ENDING,
   FORMS,
   LAST,
+  OF_IT,
+  OPENED,
+  PERCENT,
   phraseAt,
+  TO_THE_POWER,
   TOWARDS,
   type Read,
   type Words,
 } from './phrases.ts';
 import { readSize } from './size.ts';
-import { readHeardUnit } from './units.ts';
+import { nameOfUnit, readHeardUnit } from './units.ts';
 import { wordsOf, type HeardWord } from './words.ts';
 
 /** A phrase as an entry, with the words of it that say nothing here. */
@@ -113,34 +118,57 @@ class PhraseReader {
     const at = sign?.next ?? (isAnd ? sum.next + 1 : undefined);
     const following = at === undefined ? undefined : this.#value(at);
     if (following === undefined) return sum;
-    return this.#further({ text: `${sum.text} ${sign?.kind ?? '+'} ${following.text}`, next: following.next });
+    // "Thirty-two plus twelve per cent of it": of what stands before.
+    const isOfIt = following.text.endsWith('%') && phraseAt(this.#words, following.next, OF_IT) !== undefined;
+    const added = isOfIt ? { text: `${following.text} of it`, next: following.next + 2 } : following;
+    return this.#further({ text: `${sum.text} ${sign?.kind ?? '+'} ${added.text}`, next: added.next });
   }
 
   #value(at: number): Read | undefined {
     const isMinus = this.#words[at] === 'minus' || this.#words[at] === 'negative';
     const from = isMinus ? at + 1 : at;
     const start = this.#words[from] === 'the' ? from + 1 : from;
-    const plain = this.#called(start) ?? this.#bracket(start) ?? readSize(this.#words, start) ?? this.#reference(from);
+    const pi = this.#words[start] === 'pi' ? this.#counted({ text: 'π', next: start + 1 }) : undefined;
+    const plain =
+      pi ?? this.#called(start) ?? this.#bracket(start) ?? readSize(this.#words, start) ?? this.#reference(from);
     return plain && this.#raised({ text: `${isMinus ? '−' : ''}${plain.text}`, next: plain.next });
   }
   #raised({ text, next }: Read): Read {
     const sign = { squared: '²', cubed: '³' }[this.#words[next] ?? ''];
-    if (sign === undefined) return { text, next };
-    return this.#raised({ text: `${/^[\w#]+$/.test(text) ? text : `(${text})`}${sign}`, next: next + 1 });
+    const base = /^[\w#π]+$/.test(text) ? text : `(${text})`;
+    if (sign !== undefined) return this.#raised({ text: `${base}${sign}`, next: next + 1 });
+    const at = phraseAt(this.#words, next, TO_THE_POWER)?.next;
+    const power = at === undefined ? undefined : this.#exponent(at);
+    return power === undefined ? { text, next } : this.#raised({ text: `${base}^(${power.text})`, next: power.next });
+  }
+
+  #exponent(at: number): Read | undefined {
+    const isMinus = this.#words[at] === 'minus' || this.#words[at] === 'negative';
+    const number = this.#bracket(at) ?? readHeardNumber(this.#words, isMinus ? at + 1 : at);
+    return number && { text: `${isMinus ? '−' : ''}${number.text}`, next: number.next };
   }
 
   #bracket(at: number): Read | undefined {
-    if (!/^(open|bracket|brackets)$/.test(this.#words[at] ?? '')) return undefined;
-    const inside = this.#sum(at + (this.#words[at] === 'open' ? 2 : 1));
-    if (inside === undefined) return undefined;
-    const isClosed = this.#words[inside.next] === 'close';
-    return { text: `(${inside.text})`, next: inside.next + (isClosed ? 2 : 0) };
+    const from = phraseAt(this.#words, at, OPENED)?.next;
+    const inside = from === undefined ? undefined : this.#sum(from);
+    return inside && this.#counted({ text: `(${inside.text})`, next: this.#closed(inside.next) });
+  }
+  /** A unit, or a per cent, behind what is in brackets, or behind π. */
+  #counted({ text, next }: Read): Read {
+    const percent = phraseAt(this.#words, next, PERCENT);
+    if (percent !== undefined) return { text: `${text}%`, next: percent.next };
+    const unit = readHeardUnit(this.#words, next);
+    const isWord = this.#words[next] === 'in' && readHeardUnit(this.#words, next + 1) !== undefined;
+    if (unit === undefined || isWord) return { text, next };
+    return { text: `${text} ${nameOfUnit(unit.written)}`, next: unit.next };
   }
 
   #called(at: number): Read | undefined {
     const called = phraseAt(this.#words, at, CALLED);
     if (called === undefined) return undefined;
     const { kind } = called;
+    const bracketed = this.#arguments(called.next);
+    if (bracketed !== undefined) return { text: `${kind}(${bracketed.text})`, next: bracketed.next };
     const run = this.#run(called.next);
     if (run !== undefined) return { text: `${kind}(${run.text})`, next: run.next };
     const takesSeveral = kind === 'hyp' || kind === 'sum' || kind === 'mean' || kind === 'min' || kind === 'max';
@@ -155,6 +183,31 @@ class PhraseReader {
     }
     const last = args.at(-1);
     return last && { text: `${kind}(${args.map(({ text }) => text).join('; ')})`, next: last.next };
+  }
+
+  /** "Open bracket nine feet then two feet close bracket": as our own voice says what a function is given. */
+  #arguments(at: number): Read | undefined {
+    const from = phraseAt(this.#words, at, OPENED)?.next;
+    if (from === undefined) return undefined;
+    const args: string[] = [];
+    for (let next = from; ;) {
+      const arg = this.#lineRun(next) ?? this.#sum(next);
+      if (arg === undefined) return undefined;
+      args.push(arg.text);
+      if (this.#words[arg.next] !== 'then') return { text: args.join('; '), next: this.#closed(arg.next) };
+      next = arg.next + 1;
+    }
+  }
+  #closed(at: number): number {
+    return phraseAt(this.#words, at, CLOSED)?.next ?? at;
+  }
+  /** "Line three to line nine". */
+  #lineRun(at: number): Read | undefined {
+    const from = this.#words[at] === 'line' ? readHeardNumber(this.#words, at + 1) : undefined;
+    if (from === undefined || this.#words[from.next] !== 'to' || this.#words[from.next + 1] !== 'line')
+      return undefined;
+    const to = readHeardNumber(this.#words, from.next + 2);
+    return to && { text: `#${from.text}..#${to.text}`, next: to.next };
   }
 
   /** "Lines three to nine". */
@@ -208,7 +261,7 @@ class PhraseReader {
     if (step !== undefined && !/^\d+$/.test(step.text)) return { text: `${way}to ${step.text}`, next: step.next };
     const unit = readHeardUnit(words, next);
     if (unit === undefined) return undefined;
-    const name = ASKED[unit.written] ?? unit.written.trim();
+    const name = nameOfUnit(unit.written);
     const finest = words[unit.next] === 'to' ? this.#decimals(unit.next + 1) : undefined;
     if (finest !== undefined) return { text: `${way}to ${finest.text} ${name}`, next: finest.next };
     return { text: `${way}to ${name}`, next: unit.next };
@@ -236,7 +289,6 @@ class PhraseReader {
 const LONGEST_NAME = 4;
 /** Decimals that a reading is rounded to at most. */
 const MOST_DECIMALS = 9;
-const ASKED: Readonly<Record<string, string>> = { "'": 'ft', '"': 'in', '°': 'degrees' };
 
 function behindOfAnInch(words: Words, at: number): number {
   if (words[at] === 'inch') return at + 1;

@@ -6,10 +6,13 @@ import { equalValue } from '../../number/value.ts';
 import { DEFAULT_STYLE, type ReadingStyle } from '../../reading/style.ts';
 import { readQuantity } from '../../reading/read-quantity.ts';
 import { LENGTH } from '../../units/dimension.ts';
+import { entryText } from '../../testing/arbitrary-entry.ts';
+import { marksOf } from '../../testing/take-off-rows.ts';
 import { inWords } from '../in-words.ts';
 import { wholeInWords } from '../numerals.ts';
 import { heardEntry } from './entry.ts';
 
+const LAST = marksOf({ last: `12' 6"` }).mark('last');
 const quantityOf = (entry: string) => {
   const { outcome } = reckon(entry, {});
   return outcome?.kind === 'quantity' ? outcome.quantity : undefined;
@@ -47,6 +50,35 @@ describe('what our own voice says is heard as it was meant', () => {
         },
       ),
       { numRuns: 1500 },
+    );
+  });
+
+  it('for the read-back of 20,000 entries: entry, words, entry', () => {
+    const scope = { ...marksOf({ rail: `10'`, span: `16' 4"` }), last: () => LAST, line: () => LAST };
+    const read = (entry: string) => {
+      const { issue, outcome, readBack } = reckon(entry, { scope });
+      return issue === undefined && outcome?.kind === 'quantity' ? { ...outcome.quantity, readBack } : undefined;
+    };
+    fc.assert(
+      fc.property(entryText, (entry) => {
+        const meant = read(entry);
+        fc.pre(meant?.readBack !== undefined);
+        const words = inWords(meant?.readBack ?? '');
+        const heard = heardEntry(words, ['rail', 'span']);
+        const said = read(heard.entry);
+        expect([heard.unknown, said?.dimension], `${words}: ${heard.entry}`).toEqual([[], meant?.dimension]);
+        expect(said && meant && equalValue(said.value, meant.value), `${words}: ${heard.entry}`).toBe(true);
+      }),
+      { numRuns: 20_000 },
+    );
+  });
+
+  it('for numbers of any length', () => {
+    fc.assert(
+      fc.property(fc.bigInt({ min: 0n, max: 10n ** 40n }), (value) => {
+        expect(heardEntry(wholeInWords(String(value)), []).entry).toBe(String(value));
+      }),
+      { numRuns: 1000 },
     );
   });
 

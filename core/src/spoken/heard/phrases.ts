@@ -1,3 +1,5 @@
+import { FUNCTION_WORDS, type SpokenFunction } from '../function-words.ts';
+
 /** Ways of saying what an entry writes by signs, and finding them among words. */
 
 export type Words = readonly string[];
@@ -16,11 +18,27 @@ export function phraseAt<Kind>(
   at: number,
   phrases: Phrases<Kind>,
 ): { readonly kind: Kind; readonly next: number } | undefined {
+  const first = words[at];
+  if (first === undefined) return undefined;
+  for (const { wanted, kind } of byFirstWord(phrases).get(first) ?? [])
+    if (wanted.every((word, n) => words[at + n] === word)) return { kind: kind as Kind, next: at + wanted.length };
+  return undefined;
+}
+
+type ByFirstWord = ReadonlyMap<string, readonly { readonly wanted: Words; readonly kind: unknown }[]>;
+/** Each table taken apart once: phrases are looked for at every word. */
+const TAKEN_APART = new WeakMap<Phrases<unknown>, ByFirstWord>();
+function byFirstWord(phrases: Phrases<unknown>): ByFirstWord {
+  const known = TAKEN_APART.get(phrases);
+  if (known !== undefined) return known;
+  const made = new Map<string, { readonly wanted: Words; readonly kind: unknown }[]>();
   for (const [phrase, kind] of phrases) {
     const wanted = phrase.split(' ');
-    if (wanted.every((word, n) => words[at + n] === word)) return { kind, next: at + wanted.length };
+    const [first = ''] = wanted;
+    made.set(first, [...(made.get(first) ?? []), { wanted, kind }]);
   }
-  return undefined;
+  TAKEN_APART.set(phrases, made);
+  return made;
 }
 
 /** Operations between two values, the longest first. */
@@ -77,7 +95,8 @@ export const TOWARDS: Phrases<'+' | '−'> = [
 ];
 
 /** Functions by what they are called, the longest first. */
-export const CALLED: Phrases<'sqrt' | 'hyp' | 'sum' | 'mean' | 'min' | 'max' | 'sin' | 'cos' | 'tan'> = [
+export const CALLED: Phrases<SpokenFunction> = [
+  ...(Object.entries(FUNCTION_WORDS) as [SpokenFunction, string][]).map(([name, words]) => [words, name] as const),
   ['square root of', 'sqrt'],
   ['square root', 'sqrt'],
   ['root of', 'sqrt'],
@@ -96,6 +115,13 @@ export const CALLED: Phrases<'sqrt' | 'hyp' | 'sum' | 'mean' | 'min' | 'max' | '
   ['cosine', 'cos'],
   ['tangent', 'tan'],
 ];
+
+/** Brackets, a per cent, a power. */
+export const OPENED: Phrases<'('> = ['open bracket', 'open brackets', 'brackets', 'bracket'].map((words) => [words, '('] as const); // prettier-ignore
+export const CLOSED: Phrases<')'> = ['close bracket', 'close brackets', 'closed bracket'].map((words) => [words, ')'] as const); // prettier-ignore
+export const PERCENT: Phrases<'%'> = ['per cent', 'percent', '%'].map((words) => [words, '%'] as const);
+export const OF_IT: Phrases<'it'> = [['of it', 'it']];
+export const TO_THE_POWER: Phrases<'^'> = [['to the power of', '^'], ['to the power', '^']]; // prettier-ignore
 
 /** Forms that a result can be read in, besides units. */
 export const FORMS: Phrases<string> = [
@@ -122,6 +148,7 @@ export const LAST: Phrases<'last'> = [
   ['last one', 'last'],
   ['last line', 'last'],
   ['that', 'last'],
+  ['last', 'last'],
   ['it', 'last'],
   ['this', 'last'],
 ];

@@ -1,6 +1,6 @@
 import { readHeardNumber, type HeardNumber } from './numbers.ts';
-import { FORMS, phraseAt, type Read, type Words } from './phrases.ts';
-import { goesOn, impliedBehind, readHeardUnit, type HeardUnit } from './units.ts';
+import { FORMS, phraseAt, type Phrases, type Read, type Words } from './phrases.ts';
+import { goesOn, impliedBehind, nameOfUnit, readHeardUnit, type HeardUnit } from './units.ts';
 
 /** "To" and "for" behind a unit are not two and four. */
 export const NO_NUMBERS_BEHIND: ReadonlySet<string> = new Set(['to', 'too', 'for', 'fore', 'have']);
@@ -15,7 +15,8 @@ function unitAt(words: Words, at: number): HeardUnit | undefined {
 function behindPart(words: Words, { next, form }: HeardNumber): number {
   if (form !== 'fraction' && form !== 'mixed') return next;
   const of = words[next] === 'of' ? next + 1 : next;
-  const article = isArticle(words[of]) ? of + 1 : of;
+  // "Half of one metre forty" is a part of that size.
+  const article = /^(a|an)$/.test(words[of] ?? '') ? of + 1 : of;
   return unitAt(words, article) === undefined ? next : article;
 }
 const isArticle = (word: string | undefined) => word === 'a' || word === 'an' || word === 'one';
@@ -38,9 +39,15 @@ function withSign(words: Words, first: HeardNumber): Read | undefined {
   if (word === 'percent' || word === '%') return { text: `${first.text}%`, next: first.next + 1 };
   if (word === 'per' && words[first.next + 1] === 'cent') return { text: `${first.text}%`, next: first.next + 2 };
   if (word === 'dollar' || word === 'dollars') return withRate(words, withCents(words, first.text, first.next + 1));
+  const ofDollar = phraseAt(words, first.next, OF_A_DOLLAR);
+  if (ofDollar !== undefined) {
+    const { text, next } = withRate(words, { text: '$', next: ofDollar.next });
+    return { text: `${first.text} ${text}`, next };
+  }
   if (word !== 'in' || first.form === 'mixed') return undefined;
   const run = readHeardNumber(words, first.next + 1);
-  return run?.text === '12' ? { text: `${first.text} in 12`, next: run.next } : undefined;
+  if (run?.form !== 'whole' || unitAt(words, run.next) !== undefined) return undefined;
+  return { text: run.text === '12' ? `${first.text} in 12` : `${first.text}:${run.text}`, next: run.next };
 }
 
 /** "Four dollars twenty", "one dollar five cents". */
@@ -53,13 +60,13 @@ function withCents(words: Words, dollars: string, at: number): Read {
   return { text: `$${dollars}.${cents.text.padStart(2, '0')}`, next: isNamed ? cents.next + 1 : cents.next };
 }
 
+const OF_A_DOLLAR: Phrases<'$'> = [['of a dollar', '$']];
 /** Money for one of something: "thirty-eight dollars an hour", "four dollars per foot". */
 function withRate(words: Words, money: Read): Read {
   if (!/^(a|an|per)$/.test(words[money.next] ?? '')) return money;
   const unit = unitAt(words, money.next + 1);
   if (unit === undefined) return money;
-  const written = { "'": 'ft', '"': 'in' }[unit.written] ?? unit.written.trim();
-  return { text: `${money.text}/${written}`, next: unit.next };
+  return { text: `${money.text}/${nameOfUnit(unit.written)}`, next: unit.next };
 }
 
 /**
@@ -91,10 +98,10 @@ function furtherParts(words: Words, { text, next }: Read, before: string): Read 
   const unit = unitAt(words, behindPart(words, number));
   // "Two foot and thirty inches" are two sizes: the inches of one are fewer than a foot.
   const isApart = isJoined && Number.parseFloat(number.text) >= INCHES;
-  if (unit !== undefined)
-    return goesOn(before, unit.written) && !isApart
-      ? furtherParts(words, { text: `${text} ${number.text}${unit.written}`, next: unit.next }, unit.written)
-      : { text, next };
+  if (unit !== undefined && goesOn(before, unit.written) && !isApart)
+    return furtherParts(words, { text: `${text} ${number.text}${unit.written}`, next: unit.next }, unit.written);
+  // Seven eighths "of one foot" are a part of another size.
+  if (unit !== undefined && (isApart || words[number.next] !== 'of')) return { text, next };
   // "Nineteen inches and a half", "nine foot and three eighths".
   const isPart = isJoined && number.form === 'fraction';
   if (isPart && before === '"') return { text: `${text.slice(0, -1)} ${number.text}"`, next: number.next };

@@ -51,18 +51,33 @@ const LENGTHS: Readonly<Record<string, string>> = {
   ' km': 'km',
 };
 
+/** A unit by its name: how it stands in another, and behind "to". */
+export const nameOfUnit = (written: string): string =>
+  ({ "'": 'ft', '"': 'in', '°': 'degrees' })[written] ?? written.trim();
+
 /**
- * Reads the words of a unit.
+ * Reads the words of a unit, with what it is for one of: "miles per hour".
  * @example readHeardUnit(['square', 'metres'], 0)?.written // => ' sq m'
  */
 export function readHeardUnit(words: Words, at: number): HeardUnit | undefined {
+  const unit = readOneUnit(words, at);
+  const per = unit && words[unit.next] === 'per' ? readOneUnit(words, unit.next + 1) : undefined;
+  if (unit === undefined || per === undefined) return unit;
+  return { written: ` ${nameOfUnit(unit.written)}/${nameOfUnit(per.written)}`, next: per.next };
+}
+
+function readOneUnit(words: Words, at: number): HeardUnit | undefined {
   const word = words[at] ?? '';
   if (word === 'square' || word === 'squared' || word === 'sq' || word === 'cubic' || word === 'cube') {
     const length = LENGTHS[BY_WORD.get(words[at + 1] ?? '') ?? ''];
     if (length !== undefined) return { written: ` ${word.startsWith('sq') ? 'sq' : 'cu'} ${length}`, next: at + 2 };
-    return undefined;
+    // A hundred square feet of roof.
+    const isOne = word === 'square' && /^(a|one)$/.test(words[at - 1] ?? '');
+    return isOne ? { written: ' square', next: at + 1 } : undefined;
   }
-  if (word === 'squares' && words[at + 1] === undefined) return { written: ' squares', next: at + 1 };
+  if (word.startsWith('degree') && /^(fahrenheit|celsius|centigrade)$/.test(words[at + 1] ?? ''))
+    return { written: words[at + 1] === 'fahrenheit' ? ' °F' : ' °C', next: at + 2 };
+  if (word === 'squares') return { written: ' squares', next: at + 1 };
   if (word === 'board' && /^(foot|feet)$/.test(words[at + 1] ?? '')) return { written: ' bf', next: at + 2 };
   const written = BY_WORD.get(word);
   return written === undefined ? undefined : { written, next: at + 1 };

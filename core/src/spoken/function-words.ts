@@ -1,0 +1,26 @@
+/** What each function is called in a sentence, by its name in an entry. What stands in its brackets follows. */
+export const FUNCTION_WORDS = {
+  sqrt: 'square root of',
+  abs: 'size of',
+  min: 'smallest of',
+  max: 'largest of',
+  sum: 'sum of',
+  mean: 'average of',
+  gcd: 'common measure of',
+  mod: 'remainder of',
+  round: 'nearest step of',
+  up: 'next step of',
+  down: 'step below of',
+  hyp: 'diagonal of',
+  leg: 'other side of',
+  sin: 'sine of',
+  cos: 'cosine of',
+  tan: 'tangent of',
+  asin: 'angle with the sine',
+  acos: 'angle with the cosine',
+  atan: 'angle with the tangent',
+  ln: 'natural logarithm of',
+  log: 'logarithm of',
+  exp: 'exponential of',
+} as const;
+export type SpokenFunction = keyof typeof FUNCTION_WORDS;
