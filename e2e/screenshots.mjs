@@ -149,14 +149,23 @@ const PICTURES = [
     }),
   },
   {
-    name: 'bench-scale',
+    name: 'spoken',
     ...DESK,
-    prepare: screen('/scales', async (page) => {
-      await takeScale(page);
-      await page.click('nav [data-room="/"]');
-      await page.waitForSelector('[data-test=scale-strip]');
-      await write('2 5/8"')(page);
-    }),
+    prepare: async (page) => {
+      await page.evaluate(() => localStorage.setItem('sprell.spoken', '{"ear":"practice","aloud":"off"}'));
+      await page.reload();
+      await settled(page);
+      await page.click('[data-test=speak]');
+      for (const phrase of [
+        'nine foot seven and a quarter plus two foot nine and three eighths',
+        'divide that by seven',
+      ]) {
+        await page.waitForSelector('[data-test=say]');
+        await page.type('[data-test=say]', phrase);
+        await page.keyboard.press('Enter');
+      }
+      await page.waitForSelector('[data-test=heard-reading]');
+    },
   },
   {
     name: 'account',

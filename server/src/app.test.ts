@@ -61,6 +61,17 @@ describe('the application', () => {
     expect(answer.headers['content-security-policy']).toBe("default-src 'none';frame-ancestors 'none'");
     expect(answer.headers['x-content-type-options']).toBe('nosniff');
     expect(answer.headers['x-powered-by']).toBeUndefined();
+    // What speaks to pages alone would be bytes in every answer.
+    const ofPages = [
+      'strict-transport-security',
+      'cross-origin-opener-policy',
+      'origin-agent-cluster',
+      'x-dns-prefetch-control',
+      'x-download-options',
+      'x-permitted-cross-domain-policies',
+      'x-xss-protection',
+    ];
+    expect(ofPages.filter((name) => name in answer.headers)).toEqual([]);
   });
 
   it('answers what it does not know with a code, whatever the method', async () => {

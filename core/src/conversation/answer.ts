@@ -19,6 +19,12 @@ export interface SaidFix {
   readonly entry: string;
 }
 
+/** A reading, with what its rounding cost. */
+export interface SaidReading {
+  readonly reading: string;
+  readonly rounding: string | undefined;
+}
+
 /** An entry that was said, worked out: each figure as it is shown, and read aloud. */
 export interface SaidAnswer {
   /** As it would be written down: with the units that were left out. */
@@ -31,8 +37,8 @@ export interface SaidAnswer {
   readonly rounding: string | undefined;
   /** The true value in full; undefined where the reading is that, or where it has no such form. */
   readonly exact: string | undefined;
-  /** A length in the other system: metric for feet and inches, and the other way round. */
-  readonly other: string | undefined;
+  /** A length in feet and inches, and in metric, whichever way it reads; undefined for what is no length. */
+  readonly systems: { readonly feet: SaidReading; readonly metric: SaidReading } | undefined;
   readonly problem: { readonly sentence: string; readonly fixes: readonly SaidFix[] } | undefined;
 }
 
@@ -47,7 +53,7 @@ const NOTHING = {
   reading: undefined,
   rounding: undefined,
   exact: undefined,
-  other: undefined,
+  systems: undefined,
   problem: undefined,
 } as const;
 
@@ -117,25 +123,27 @@ export function answerTo(source: string, options: SaidOptions): SaidAnswer {
 
 function readAloud(quantity: Quantity, reading: Reading, style: ReadingStyle) {
   const isLength = quantity.dimension === LENGTH;
+  const said = (one: Reading): SaidReading => ({
+    reading: one.text,
+    rounding: one.rounding === 'exact' ? undefined : isLength ? costAloud(quantity, one, style) : 'rounded',
+  });
+  const own = said(reading);
+  const exact = own.rounding === undefined ? undefined : exactText(quantity, style)?.text;
+  if (!isLength) return { ...own, exact, systems: undefined };
   // It may say itself how it is read.
-  const isMetricReading = / [cm]?m$/u.test(reading.text);
-  const other = isLength
-    ? readQuantity(quantity, { ...style, length: isMetricReading ? 'ft-in' : 'mm' }).text
-    : undefined;
-  const isExact = reading.rounding === 'exact';
-  return {
-    reading: reading.text,
-    rounding: isExact ? undefined : isLength ? costAloud(quantity, reading, style, isMetricReading) : 'rounded',
-    exact: isExact ? undefined : exactText(quantity, style)?.text,
-    other: other === reading.text ? undefined : other,
-  };
+  const isOwnMetric = isMetricText(reading.text);
+  const other = said(readQuantity(quantity, { ...style, length: isOwnMetric ? 'ft-in' : 'mm' }));
+  const systems = isOwnMetric ? { feet: other, metric: own } : { feet: own, metric: other };
+  return { ...own, exact, systems };
 }
+const isMetricText = (text: string) => / [cmk]?m$/u.test(text);
 
 /** Metres in a sixty-fourth of an inch, and in a tenth of a millimetre. */
 const [SIXTY_FOURTH, TENTH] = [makeRational(127, 320_000), makeRational(1, 10_000)];
 
 /** "Full by 1⁄32″", to the sixty-fourth, finer than which nobody cuts; to the tenth of a millimetre of a metric reading. */
-function costAloud(quantity: Quantity, reading: Reading, style: ReadingStyle, isMetricReading: boolean): string {
+function costAloud(quantity: Quantity, reading: Reading, style: ReadingStyle): string {
+  const isMetricReading = isMetricText(reading.text);
   const cost = absValue(roundingCost(quantity, reading));
   const steps = Number(roundValue(divideValue(cost, isMetricReading ? TENTH : SIXTY_FOURTH), 'nearest').whole);
   if (isMetricReading)

@@ -99,19 +99,27 @@ it('a way out is offered, and taken by yes', () => {
 });
 
 describe('answers are said', () => {
-  it('short or long, in one system or both, as it is asked', () => {
-    const phrase = 'ten foot divided by seven';
-    expect(begin().hear(phrase).says).toBe('1′ 5 1⁄8″, full by 1⁄64″');
-    expect(begin(DEFAULT_STYLE, { length: 'long', both: false }).hear(phrase).says).toBe(
-      '10′ ÷ 7 = 1′ 5 1⁄8″, full by 1⁄64″',
-    );
-    expect(begin(DEFAULT_STYLE, { length: 'short', both: true }).hear(phrase).says).toBe(
-      '1′ 5 1⁄8″, full by 1⁄64″; 435 mm',
-    );
+  it.each<readonly [Manner, string]>([
+    [{ length: 'short', lengths: 'job' }, '1′ 5 1⁄8″, full by 1⁄64″'],
+    [{ length: 'long', lengths: 'job' }, '10′ ÷ 7 = 1′ 5 1⁄8″, full by 1⁄64″'],
+    [{ length: 'short', lengths: 'feet' }, '1′ 5 1⁄8″, full by 1⁄64″'],
+    [{ length: 'short', lengths: 'metric' }, '435 mm, full by 0.4 mm'],
+    [{ length: 'short', lengths: 'both' }, '1′ 5 1⁄8″, full by 1⁄64″; 435 mm, full by 0.4 mm'],
+  ])('as is asked: %o', (manner, says) => {
+    expect(begin(DEFAULT_STYLE, manner).hear('ten foot divided by seven').says).toBe(says);
+  });
+
+  it('in feet and inches in a metric job, where that is asked', () => {
     const metric = { ...DEFAULT_STYLE, length: 'mm' } as const;
-    expect(begin(metric, { length: 'short', both: true }).hear('two metres divided by seven').says).toBe(
-      '286 mm, shy by 0.3 mm; 11 1⁄4″',
-    );
+    const says = (lengths: Manner['lengths']) =>
+      begin(metric, { length: 'short', lengths }).hear('two metres divided by seven').says;
+    expect([says('job'), says('feet'), says('both')]).toEqual([
+      '286 mm, shy by 0.3 mm',
+      '11 1⁄4″, shy by less than 1⁄64″',
+      '11 1⁄4″, shy by less than 1⁄64″; 286 mm, shy by 0.3 mm',
+    ]);
+    // What is no length has one way to read.
+    expect(begin(metric, { length: 'short', lengths: 'both' }).hear('nine times three').says).toBe('27');
   });
 
   it.each([

@@ -83,7 +83,7 @@ export class Conversation {
   #landed: { readonly number: number; readonly last: number | undefined } | undefined;
   #said = '';
 
-  constructor(desk: Desk, manner: () => Manner = () => ({ length: 'short', both: false })) {
+  constructor(desk: Desk, manner: () => Manner = () => ({ length: 'short', lengths: 'job' })) {
     this.#desk = desk;
     this.#manner = manner;
   }

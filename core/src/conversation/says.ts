@@ -6,18 +6,27 @@ import type { SaidLine } from './desk.ts';
 export interface Manner {
   /** The result alone, or with the entry that it is of. */
   readonly length: 'short' | 'long';
-  /** Lengths in the other system too. */
-  readonly both: boolean;
+  /** Lengths as they read in the job, in feet and inches, in metric, or in both. */
+  readonly lengths: 'job' | 'feet' | 'metric' | 'both';
 }
 
-/** "12′ 4 5⁄8″, full by 1⁄32″", with its entry before it and its metric reading behind it as asked. */
-export function answerSays({ entry, readBack, reading, rounding, other }: SaidAnswer, manner: Manner): string {
+/** "12′ 4 5⁄8″, full by 1⁄32″", with its entry before it, and in the systems that are asked for. */
+export function answerSays({ entry, readBack, reading, rounding, systems }: SaidAnswer, manner: Manner): string {
   const back = readBack ?? entry;
   if (reading === undefined) return back;
-  const result = [reading, rounding].filter((part) => part !== undefined).join(', ');
-  const both = manner.both && other !== undefined ? `${result}; ${other}` : result;
-  return manner.length === 'long' && back !== reading ? `${back} = ${both}` : both;
+  const own = { reading, rounding };
+  const { lengths } = manner;
+  const wanted =
+    systems === undefined || lengths === 'job'
+      ? [own]
+      : lengths === 'both'
+        ? [systems.feet, systems.metric]
+        : [systems[lengths]];
+  const result = wanted.map(readingSays).join('; ');
+  return manner.length === 'long' && back !== reading ? `${back} = ${result}` : result;
 }
+const readingSays = ({ reading, rounding }: Pick<SaidAnswer, 'reading' | 'rounding'>): string =>
+  [reading, rounding].filter((part) => part !== undefined).join(', ');
 
 /** "Line 4: 8′ 2″". */
 export function lineSays({ number, name, answer }: SaidLine): string {

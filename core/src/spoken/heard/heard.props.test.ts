@@ -57,17 +57,18 @@ describe('what our own voice says is heard as it was meant', () => {
     const scope = { ...marksOf({ rail: `10'`, span: `16' 4"` }), last: () => LAST, line: () => LAST };
     const read = (entry: string) => {
       const { issue, outcome, readBack } = reckon(entry, { scope });
-      return issue === undefined && outcome?.kind === 'quantity' ? { ...outcome.quantity, readBack } : undefined;
+      if (issue !== undefined || readBack === undefined || outcome?.kind !== 'quantity') return undefined;
+      return { ...outcome.quantity, readBack };
     };
     fc.assert(
       fc.property(entryText, (entry) => {
         const meant = read(entry);
-        fc.pre(meant?.readBack !== undefined);
-        const words = inWords(meant?.readBack ?? '');
+        fc.pre(meant !== undefined);
+        const words = inWords(meant.readBack);
         const heard = heardEntry(words, ['rail', 'span']);
         const said = read(heard.entry);
-        expect([heard.unknown, said?.dimension], `${words}: ${heard.entry}`).toEqual([[], meant?.dimension]);
-        expect(said && meant && equalValue(said.value, meant.value), `${words}: ${heard.entry}`).toBe(true);
+        expect([heard.unknown, said?.dimension], `${words}: ${heard.entry}`).toEqual([[], meant.dimension]);
+        expect(said && equalValue(said.value, meant.value), `${words}: ${heard.entry}`).toBe(true);
       }),
       { numRuns: 20_000 },
     );

@@ -123,6 +123,19 @@ describe('the stream of a job', () => {
     await late.close();
   });
 
+  it('waits for no database any more once it is closed', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+    try {
+      const feed = new JobFeed('postgres://127.0.0.1:1/nobody', pino({ level: 'silent' }));
+      await feed.start();
+      expect(vi.getTimerCount()).toBe(1);
+      await feed.close();
+      expect(vi.getTimerCount()).toBe(0);
+    } finally {
+      vi.useRealTimers();
+    }
+  });
+
   it('notifies a crowd less often than one, and everybody of the last revision', async () => {
     const feed = new JobFeed(test.url, pino({ level: 'silent' }));
     await feed.start();

@@ -73,3 +73,10 @@ onMounted(() => {
 </template>
 
 <style scoped src="./help-table.css"></style>
+<style scoped>
+.el-collapse {
+  --el-collapse-header-font-size: 17px;
+  --el-collapse-content-font-size: inherit;
+  margin-top: 12px;
+}
+</style>

@@ -77,4 +77,7 @@ mark {
 b {
   font-weight: 600;
 }
+.offers :deep(.button) {
+  white-space: nowrap;
+}
 </style>

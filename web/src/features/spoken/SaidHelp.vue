@@ -36,4 +36,7 @@ dd {
   gap: 0 14px;
   margin: 0;
 }
+a {
+  color: var(--chalk);
+}
 </style>

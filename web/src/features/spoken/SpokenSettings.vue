@@ -18,9 +18,11 @@ const ALOUD = [
   ['long', 'Entry and result'],
   ['off', 'Nothing'],
 ] as const;
-const BOTH = [
-  [0, 'As the job'],
-  [1, 'Both systems'],
+const LENGTHS = [
+  ['job', 'As the job'],
+  ['feet', 'Feet'],
+  ['metric', 'Metric'],
+  ['both', 'Both'],
 ] as const;
 const SPEEDS = [
   [0.8, 'Slower'],
@@ -35,10 +37,6 @@ const SLEEPS = [
 const voices = computed(
   () => [['', 'the device’s own'], ...props.voices.map((name) => [name, name])] as [string, string][],
 );
-const both = computed({
-  get: () => (manner.value.both ? 1 : 0),
-  set: (wanted) => (manner.value.both = wanted === 1),
-});
 </script>
 
 <template>
@@ -57,7 +55,7 @@ const both = computed({
     </fieldset>
     <fieldset>
       <legend>Lengths in</legend>
-      <ChoiceBar v-model="both" label="Lengths in" :choices="BOTH" test="both" />
+      <ChoiceBar v-model="manner.lengths" label="Lengths in" :choices="LENGTHS" test="lengths" />
     </fieldset>
     <fieldset>
       <legend>Speed</legend>

@@ -5,8 +5,8 @@ export interface SpokenManner {
   /** Who listens and reads: the browser, or the one for practice that needs no microphone and no sound. */
   ear: 'browser' | 'practice';
   aloud: 'short' | 'long' | 'off';
-  /** Lengths in feet and inches and in metric. */
-  both: boolean;
+  /** In which system lengths are read. */
+  lengths: 'job' | 'feet' | 'metric' | 'both';
   /** 1 is the voice's own. */
   speed: number;
   /** Empty for the device's own. */
@@ -20,7 +20,7 @@ export interface SpokenManner {
 const USUAL: SpokenManner = {
   ear: 'browser',
   aloud: 'short',
-  both: false,
+  lengths: 'job',
   speed: 1,
   voice: '',
   wake: 'bench',

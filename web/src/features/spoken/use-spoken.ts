@@ -32,7 +32,7 @@ export function useSpoken() {
   const begun = () =>
     new Conversation(new JobDesk(job), () => ({
       length: manner.value.aloud === 'long' ? 'long' : 'short',
-      both: manner.value.both,
+      lengths: manner.value.lengths,
     }));
   let conversation = begun();
   const state = shallowRef(conversation.state);
