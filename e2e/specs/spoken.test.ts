@@ -70,6 +70,8 @@ describe('speaking', () => {
     await bench.kept();
     expect(await bench.result(48)).toBe('12′ 1⁄8″');
     expect(await bench.complaints()).toEqual([]);
+    await bench.press('Escape');
+    await bench.page.waitForSelector('[data-test=speaking]', { hidden: true });
     expect(bench.errors).toEqual([]);
   });
 
@@ -81,6 +83,8 @@ describe('speaking', () => {
     expect(await bench.text('[data-test=missed] .phrase')).toBe('banana plus two');
     await bench.click('[data-test=missed-offer]');
     await bench.says('[data-test=heard-reading]', '10′ 2″');
+    // As it was heard it can be looked up.
+    expect(await bench.text('[data-test=said-log]')).toContain('“banana plus two” “banana” says nothing here.');
     await say(bench, 'nine foot in pounds');
     await bench.says('[data-test=heard-problem]', 'A length cannot be read in “lb”; name a unit of its own kind.');
     await bench.click('[data-test=question-yes]');
@@ -198,6 +202,15 @@ describe('speaking', () => {
       key.dispatchEvent(new PointerEvent('pointerup', { pointerId: 1, bubbles: true })),
     );
     await bench.page.waitForSelector('[data-test=talk].off');
+    const small = await bench.page.$$eval('[data-test=speaking] :is(button, summary, input, label)', (all) =>
+      all
+        .filter((one) => one.checkVisibility() && one.getBoundingClientRect().height < 44)
+        // What is drawn in a larger target.
+        .filter((one) => one.closest('label, .el-select, .el-input') === null)
+        .map((one) => one.outerHTML.slice(0, 80)),
+    );
+    expect(small).toEqual([]);
+    expect(await bench.complaints()).toEqual([]);
     await bench.tap('[data-test=heard-change]');
     await bench.page.waitForSelector('[data-test=dock]');
     await bench.touchKeys('+', '1', '′');

@@ -1,4 +1,5 @@
 import { DELETED_KEPT_DAYS } from '@sprell/contract';
+import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { aLine } from '../testing/a-line.ts';
@@ -89,9 +90,13 @@ describe('what nothing needs any more', () => {
       const { body } = await guest.browser.get(`/api/jobs/${id}`).expect(200);
       expect(body).toMatchObject({ lines: [{ number: 1 }], scales: [{ site: '20' }] });
     }
+    // By another connection: what was not committed is gone for its own alone.
+    const client = new pg.Client({ connectionString: test.url });
+    await client.connect();
     for (const [table, column] of Object.entries(OF_A_JOB)) {
-      const { rowCount } = await pool.query(`select 1 from ${table} where ${column} = $1`, [gone]);
+      const { rowCount } = await client.query(`select 1 from ${table} where ${column} = $1`, [gone]);
       expect([table, rowCount]).toEqual([table, 0]);
     }
+    await client.end();
   });
 });

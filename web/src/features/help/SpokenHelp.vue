@@ -26,7 +26,7 @@ onMounted(() => {
     <p>
       Open “Speak” at the top of any room, hold the key and say it. What was heard is shown, and read aloud, before it
       counts: it counts when you say “enter” or “yes”, or simply say the next one. A correction changes what was said
-      last: “no, seven and a half”. The examples are said on a slate whose last result is 12′ 6″.
+      last: “no, seven and a half”. The examples are said in the bandstand job, where the last result is 12′ 6″.
     </p>
     <el-collapse v-model="opened">
       <el-collapse-item

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Speaking in place of typing: over the lower edge of any screen, with what was heard before it counts. */
 import { computed, onMounted, ref } from 'vue';
+import { useEventListener } from '@vueuse/core';
 import { CircleHelp, Settings2, X } from 'lucide-vue-next';
 import { useOwnKeys } from '../../live/own-keys.ts';
 import { useHand } from '../../parts/entry/hand.ts';
@@ -13,6 +14,7 @@ import HeardCard from './HeardCard.vue';
 import MissedCard from './MissedCard.vue';
 import PracticeBox from './PracticeBox.vue';
 import SaidHelp from './SaidHelp.vue';
+import SaidLog from './SaidLog.vue';
 import SpokenSettings from './SpokenSettings.vue';
 import TalkKey from './TalkKey.vue';
 import { TROUBLES } from './troubles.ts';
@@ -25,6 +27,8 @@ const spoken = useSpoken();
 const { manner, isPractice, canListen, canRead, state, says, hearing, written, showsHelp } = spoken;
 const showsSettings = ref(false);
 const talk = ref<InstanceType<typeof TalkKey>>();
+/** Where one was: there typing goes on. */
+const before = document.activeElement;
 onMounted(() => talk.value?.focus());
 
 /** The keys stand along the lower edge. */
@@ -54,11 +58,25 @@ function say(): void {
 }
 function close(): void {
   panel.open = false;
+  if (before instanceof HTMLElement && before.isConnected) before.focus();
 }
+/** Escape closes what was opened last: this, unless something lies over it. */
+useEventListener(
+  window,
+  'keydown',
+  (event: KeyboardEvent) => {
+    const isOver = event.target instanceof Element && event.target.closest('[role=dialog], [role=menu], .el-popper');
+    if (event.key !== 'Escape' || isOver || document.querySelector('.el-popper[aria-hidden=false], .el-overlay'))
+      return;
+    event.stopImmediatePropagation();
+    close();
+  },
+  { capture: true },
+);
 </script>
 
 <template>
-  <aside class="spoken" aria-label="Speak" data-test="speaking" @keydown.esc="close">
+  <aside class="spoken" aria-label="Speak" data-test="speaking">
     <header>
       <h2>Speak</h2>
       <label class="hands-free">
@@ -108,6 +126,7 @@ function close(): void {
       </div>
       <p v-if="answer" class="answer" data-test="answer"><SizeText :text="answer" /></p>
       <p class="sr-only" role="status">{{ manner.aloud === 'off' || !canRead ? says : '' }}</p>
+      <SaidLog v-if="state.log.length > 1 && !isByHand" :log="state.log" />
       <PracticeBox v-if="isPractice && !isByHand" :written @play="spoken.play" />
     </div>
     <!-- While an entry is written by hand, the keys stand there. -->
