@@ -50,7 +50,7 @@ describe('nothing counts before it was shown', () => {
   });
 
   it('what was taken for other words is read back in full, and other ways are offered', () => {
-    const { conversation, hear } = begin();
+    const { conversation, desk, hear } = begin();
     expect(hear('two foot plush three foot').says).toBe('2′ + 3′ = 5′');
     expect(conversation.state.waiting).toMatchObject({ heard: 'two foot plush three foot', isGuessed: true });
     const reply = hear('nine foot seven and three eights');
@@ -60,6 +60,8 @@ describe('nothing counts before it was shown', () => {
     expect(offer?.answer.reading).toBe('6′ 10″');
     if (offer !== undefined) conversation.take(offer);
     expect(conversation.state.waiting?.answer.reading).toBe('6′ 10″');
+    // In the place of the first way, which never counted.
+    expect(desk.lastLines(9).map(({ answer }) => answer.reading)).toEqual(['5′', '9′ 7 3⁄8″']);
   });
 
   it('a phrase that is not understood is kept, with what is understood of it', () => {

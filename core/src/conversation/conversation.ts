@@ -1,74 +1,16 @@
 import { Dialogue, type Surroundings, type Turn } from '../spoken/heard/dialogue.ts';
-import type { Order, PlainOrder } from '../spoken/heard/orders.ts';
+import type { Order } from '../spoken/heard/orders.ts';
 import { rankHeard, type Alternative } from '../spoken/heard/rank.ts';
 import type { HeardWord } from '../spoken/heard/words.ts';
-import type { SaidAnswer } from './answer.ts';
-import type { Desk, Place, SaidLine } from './desk.ts';
-import { answerSays, lineSays, type Manner } from './says.ts';
-
-/** Another way to take what was heard. */
-export interface Offer {
-  readonly phrase: string;
-  readonly answer: SaidAnswer;
-}
-
-/** An entry that was heard and does not count yet. */
-export interface Waiting {
-  /** As it was heard. */
-  readonly heard: string;
-  /** As it was taken: other words where some were taken for what they sound like. */
-  readonly phrase: string;
-  readonly isGuessed: boolean;
-  readonly place: Place;
-  readonly answer: SaidAnswer;
-  readonly offers: readonly Offer[];
-}
-
-/** A phrase of which some words say nothing here. It is kept as it was heard. */
-export interface Missed {
-  readonly heard: string;
-  readonly unknown: readonly HeardWord[];
-  /** Without those words, and what it may have been. */
-  readonly offers: readonly Offer[];
-}
-
-/** What was asked, and what a yes does. */
-export interface Question {
-  readonly says: string;
-  readonly yes: () => string;
-}
-
-/** What was said, by whom. */
-export interface Exchange {
-  readonly heard: string;
-  readonly says: string;
-}
-
-/** Where a conversation stands. Replaced as a whole by every phrase. */
-export interface ConversationState {
-  readonly waiting: Waiting | undefined;
-  readonly missed: Missed | undefined;
-  readonly question: Question | undefined;
-  /** The last exchanges, the latest last. */
-  readonly log: readonly Exchange[];
-}
-
-/** What a phrase led to. */
-export interface Reply {
-  /** What is to be read aloud, as it is written; empty for nothing. */
-  readonly says: string;
-  /** What only who listens can do. */
-  readonly asks?: 'stop' | 'help' | undefined;
-  /** The entry that was heard, where it is one. */
-  readonly turn?: Turn | undefined;
-  readonly answer?: SaidAnswer | undefined;
-}
+import type { Desk, Place } from './desk.ts';
+import { answerSays, type Manner } from './says.ts';
+import { NOTHING_YET, SlateOrders } from './slate-orders.ts';
+import type { ConversationState, Offer, Reply, Waiting } from './state.ts';
 
 /** Exchanges that are kept to be looked at. */
 const MOST_KEPT = 50;
-/** Other ways that are offered, and lines that are read out at once. */
-const [MOST_OFFERS, MOST_LINES] = [3, 20];
-const NOTHING_YET = 'There is nothing yet.';
+/** Other ways that are offered. */
+const MOST_OFFERS = 3;
 
 /**
  * A conversation about a slate. What is heard is shown, and read aloud, before it counts: it counts when somebody says so, or
@@ -78,6 +20,7 @@ export class Conversation {
   readonly #desk: Desk;
   readonly #manner: () => Manner;
   readonly #dialogue = new Dialogue();
+  readonly #orders: SlateOrders;
   #state: ConversationState = { waiting: undefined, missed: undefined, question: undefined, log: [] };
   /** The line that was landed last, and which one was the last before it: a correction is of that line. */
   #landed: { readonly number: number; readonly last: number | undefined } | undefined;
@@ -86,6 +29,19 @@ export class Conversation {
   constructor(desk: Desk, manner: () => Manner = () => ({ length: 'short', lengths: 'job' })) {
     this.#desk = desk;
     this.#manner = manner;
+    this.#orders = new SlateOrders({
+      desk,
+      waiting: () => this.#state.waiting,
+      land: () => this.#land(),
+      ask: (says, yes) => {
+        this.#set({ question: { says, yes } });
+        return says;
+      },
+      forget: () => {
+        this.#dialogue.forget();
+        this.#landed = undefined;
+      },
+    });
   }
 
   get state(): ConversationState {
@@ -114,9 +70,10 @@ export class Conversation {
   agree(): Reply {
     return this.#byTouch('yes', () => this.#yes());
   }
-  /** Another way to take what was heard, chosen by touch. */
-  take({ phrase }: Offer): Reply {
-    return this.hear([{ text: phrase }]);
+  /** Another way to take what was heard, chosen by touch: in the place of the first. */
+  take(offer: Offer): Reply {
+    if (this.#state.waiting?.offers.includes(offer) === true) this.#set({ waiting: undefined });
+    return this.hear([{ text: offer.phrase }]);
   }
   /** What is waiting is written otherwise, by hand. */
   rewrite(entry: string): void {
@@ -196,6 +153,8 @@ export class Conversation {
 
   #wait(heard: string, turn: Turn, place: Place, others: readonly string[], isGuessed = false): Reply {
     const answer = this.#desk.answer(turn.entry, place);
+    // What waited has landed, or gives way to this.
+    this.#set({ waiting: undefined });
     const offers = this.#offers(others, answer.entry, place);
     this.#set({ waiting: { heard, phrase: turn.phrase, isGuessed, place, answer, offers }, question: undefined });
     const [fix] = answer.problem?.fixes ?? [];
@@ -320,73 +279,26 @@ export class Conversation {
     switch (order.asks) {
       case 'stop':
       case 'help':
-        this.#set({ question: undefined });
         return { says: this.#commit(false), asks: order.asks };
       case 'repeat':
         return this.#repeat();
-      case 'lines':
-        return { says: this.#readLines(order.count) };
-      case 'line':
-        return { says: this.#withLine(order.number, lineSays) };
-      case 'delete':
-        return { says: this.#delete(order.number) };
-      case 'heading':
-        return { says: this.#write('heading', order.words) };
-      case 'row':
-      case 'item':
-        return { says: this.#toList(order.asks, order.words) };
-      case 'label':
-        return { says: this.#toLine(order.number, 'label', order.words) };
-      case 'note':
-        return {
-          says:
-            order.number === undefined
-              ? this.#write('note', order.words)
-              : this.#toLine(order.number === 'last' ? undefined : order.number, 'note', order.words),
-        };
-      default:
-        return { says: this.#plain(order.asks) };
-    }
-  }
-
-  #plain(order: Exclude<PlainOrder, 'stop' | 'help' | 'repeat'>): string {
-    switch (order) {
       case 'yes':
-        return this.#yes();
+        return { says: this.#yes() };
       case 'no':
-        return this.#no();
+        return { says: this.#no() };
       case 'enter':
-        return this.#commit(true);
+        return { says: this.#commit(true) };
       case 'undo':
-        return this.#undo();
-      case 'redo':
-        return this.#desk.redo() ? 'Done again.' : 'There is nothing to do again.';
+        return { says: this.#undo() };
       case 'read-again':
-        return this.#said === '' ? NOTHING_YET : this.#said;
-      case 'rounding':
-        return this.#ofAnswer(({ rounding, reading }) =>
-          reading === undefined ? NOTHING_YET : rounding === undefined ? 'It is exact.' : rounding,
-        );
-      case 'exact':
-        return this.#ofAnswer(({ exact, reading, rounding }) =>
-          reading === undefined
-            ? NOTHING_YET
-            : (exact ?? (rounding === undefined ? reading : 'It has no exact form that can be said.')),
-        );
-      case 'clear':
-        return this.#clear();
+        return { says: this.#said === '' ? NOTHING_YET : this.#said };
+      default:
+        return { says: this.#orders.obey(order) };
     }
-  }
-
-  /** Of what waits, else of the last line. */
-  #ofAnswer(says: (answer: SaidAnswer) => string): string {
-    const answer = this.#state.waiting?.answer ?? this.#desk.lastLines(1)[0]?.answer;
-    return answer === undefined ? NOTHING_YET : says(answer);
   }
 
   #undo(): string {
     const { waiting } = this.#state;
-    this.#set({ question: undefined });
     this.#dialogue.forget();
     if (waiting !== undefined) {
       this.#set({ waiting: undefined });
@@ -406,81 +318,6 @@ export class Conversation {
     if (entry === undefined) return { says: NOTHING_YET };
     const goes = { to: 'slate' } as const;
     return this.#wait(entry, { entry, unknown: [], phrase: entry, corrects: false, goes }, goes, []);
-  }
-
-  #readLines(count: number): string {
-    const { waiting } = this.#state;
-    const entry = waiting?.place.to === 'slate' ? waiting.answer : undefined;
-    const wanted = Math.min(Math.max(count, 1), MOST_LINES) - (entry === undefined ? 0 : 1);
-    const said = wanted === 0 ? [] : this.#desk.lastLines(wanted).map(lineSays);
-    if (entry !== undefined) said.push(`Not counted yet: ${entry.reading ?? entry.entry}`);
-    return said.length === 0 ? 'The slate is empty.' : said.join('; ');
-  }
-
-  #withLine(number: number | undefined, says: (line: SaidLine) => string): string {
-    const line = number === undefined ? this.#desk.lastLines(1)[0] : this.#desk.line(number);
-    if (line !== undefined) return says(line);
-    return number === undefined ? 'The slate is empty.' : `There is no line ${number}.`;
-  }
-
-  #delete(number: number | undefined): string {
-    const problem = this.#land();
-    if (problem !== undefined) return problem;
-    return this.#withLine(number, (line) => {
-      const remove = () => {
-        this.#desk.remove(line.number);
-        this.#dialogue.forget();
-        this.#landed = undefined;
-        return `Line ${line.number} is deleted; say undo to bring it back.`;
-      };
-      const users = this.#desk.usersOf(line.number);
-      if (users === undefined) return remove();
-      return this.#ask(`${users} Delete it?`, remove);
-    });
-  }
-
-  #clear(): string {
-    const problem = this.#land();
-    if (problem !== undefined) return problem;
-    const count = this.#desk.lineCount;
-    if (count === 0) return 'The slate is empty.';
-    const lines = `${count} ${count === 1 ? 'line' : 'lines'}`;
-    return this.#ask(`Clear ${lines}: are you sure?`, () => {
-      this.#desk.clear();
-      this.#dialogue.forget();
-      this.#landed = undefined;
-      return 'The slate is clear; say undo to bring it back.';
-    });
-  }
-
-  #ask(says: string, yes: () => string): string {
-    this.#set({ question: { says, yes } });
-    return says;
-  }
-
-  #write(kind: 'heading' | 'note', words: string): string {
-    const problem = this.#land();
-    if (problem !== undefined) return problem;
-    this.#desk.write(kind, words);
-    return `${kind === 'heading' ? 'Heading' : 'Note'}: ${words}`;
-  }
-
-  #toLine(number: number | undefined, what: 'label' | 'note', words: string): string {
-    const problem = this.#land();
-    if (problem !== undefined) return problem;
-    return this.#withLine(number, (line) => {
-      this.#desk[what](line.number, words);
-      return `Line ${line.number}: ${words}`;
-    });
-  }
-
-  #toList(what: 'row' | 'item', words: string): string {
-    const problem = this.#land();
-    if (problem !== undefined) return problem;
-    const { list } = this.#desk;
-    if (list === undefined) return 'Rows are in the quantities: open them first.';
-    list[what](words);
-    return words === '' ? 'A new row.' : words;
   }
 }
 

@@ -8,16 +8,8 @@ export {
   type SaidFix,
   type SaidOptions,
 } from './answer.ts';
-export {
-  Conversation,
-  type ConversationState,
-  type Exchange,
-  type Missed,
-  type Offer,
-  type Question,
-  type Reply,
-  type Waiting,
-} from './conversation.ts';
+export { Conversation } from './conversation.ts';
+export type { ConversationState, Exchange, Missed, Offer, Question, Reply, Waiting } from './state.ts';
 export type { Desk, Place, SaidLine } from './desk.ts';
 export { aloud, type Manner } from './says.ts';
 export { SlateDesk } from './slate-desk.ts';

@@ -23,11 +23,12 @@ export type PlainOrder =
   | 'stop';
 
 export type Order =
-  | { readonly asks: PlainOrder }
+  | { [Plain in PlainOrder]: { readonly asks: Plain } }[PlainOrder]
   /** The last lines of the slate are read out. */
   | { readonly asks: 'lines'; readonly count: number }
   /** One line is read out, or deleted; undefined for the last. */
-  | { readonly asks: 'line' | 'delete'; readonly number: number | undefined }
+  | { readonly asks: 'line'; readonly number: number | undefined }
+  | { readonly asks: 'delete'; readonly number: number | undefined }
   | { readonly asks: 'heading' | 'row' | 'item'; readonly words: string }
   /** Words for a line: its label, or a note. Undefined for the last; a note of no line stands by itself. */
   | { readonly asks: 'label'; readonly number: number | undefined; readonly words: string }
