@@ -99,8 +99,11 @@ function copyOfSources() {
   return folder;
 }
 
-/** Runs the tests that import a file. @returns whether one of them failed, or all of them took too long */
-function isCaught(folder, { file }) {
+/** Milliseconds that the tests of one fault may take, and how long they have to end by themselves then, with their database. */
+const [LONGEST, TO_END] = [240_000, 15_000];
+
+/** Runs the tests that import a file. @returns what came of it; `late` where they took too long to say */
+function tried(folder, { file }) {
   const project = file.split('/')[0];
   const projects =
     project === 'web' ? ['web', 'simulator'] : project === 'contract' ? ['contract', 'server', 'web'] : [project];
@@ -112,13 +115,21 @@ function isCaught(folder, { file }) {
     env: { ...process.env, SPRELL_SIMULATED_RUNS: '10' },
   });
   return new Promise((resolve) => {
-    // An endless loop would be noticed.
-    const tooLong = setTimeout(() => {
-      if (child.pid !== undefined) process.kill(-child.pid, 'SIGKILL');
-    }, 180_000);
+    let isLate = false;
+    const end = (signal) => {
+      if (child.pid !== undefined) process.kill(-child.pid, signal);
+    };
+    const timers = [];
+    timers.push(
+      setTimeout(() => {
+        isLate = true;
+        end('SIGTERM');
+        timers.push(setTimeout(() => end('SIGKILL'), TO_END));
+      }, LONGEST),
+    );
     child.on('close', (code) => {
-      clearTimeout(tooLong);
-      resolve(code !== 0);
+      for (const timer of timers) clearTimeout(timer);
+      resolve(isLate ? 'late' : code === 0 ? 'survived' : 'caught');
     });
   });
 }
@@ -156,8 +167,12 @@ export async function mutants() {
         const path = join(folder, fault.file);
         const text = readFileSync(path, 'utf8');
         writeFileSync(path, text.slice(0, fault.start) + fault.written + text.slice(fault.end));
-        const caught = await isCaught(folder, fault);
+        let outcome = await tried(folder, fault);
+        // A busy machine, or an endless loop: the second time it is taken for that.
+        if (outcome === 'late') outcome = await tried(folder, fault);
         writeFileSync(path, text);
+        const caught = outcome !== 'survived';
+        if (outcome === 'late') console.log(`ENDLESS   ${fault.place}  ${fault.what}: counted as caught`);
         const line = text.slice(0, fault.start).split('\n').length;
         const reason = equivalent[`${fault.file}: ${text.split('\n')[line - 1]?.trim()} (${fault.what})`];
         tally(fault.part)[caught ? 'caught' : reason ? 'equivalent' : 'survived'] += 1;
