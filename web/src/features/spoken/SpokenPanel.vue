@@ -24,7 +24,7 @@ const panel = useSpokenPanel();
 const hand = useHand();
 const ownKeys = useOwnKeys();
 const spoken = useSpoken();
-const { manner, isPractice, canListen, canRead, state, says, hearing, written, showsHelp } = spoken;
+const { manner, isPractice, canListen, canRead, state, says, hearing, isHandsFree, written, showsHelp } = spoken;
 const showsSettings = ref(false);
 const talk = ref<InstanceType<typeof TalkKey>>();
 /** Where one was: there typing goes on. */
@@ -33,7 +33,6 @@ onMounted(() => talk.value?.focus());
 
 /** The keys stand along the lower edge. */
 const isByHand = computed(() => hand.isInField && ownKeys.value);
-const isHandsFree = computed(() => hearing.value.mode === 'asleep' || hearing.value.mode === 'awake');
 const trouble = computed(() =>
   hearing.value.trouble === undefined
     ? canListen.value

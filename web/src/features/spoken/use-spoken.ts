@@ -1,3 +1,4 @@
+import { useDocumentVisibility, useWakeLock } from '@vueuse/core';
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import { aloud, Conversation, type Offer, type Reply } from '@sprell/core/conversation';
 import { browserRecogniser } from '../../adapters/voice/browser-recogniser.ts';
@@ -80,6 +81,17 @@ export function useSpoken() {
     if (mine === turn) listening.value.resume();
   }
 
+  // Who speaks hands-free does not touch the screen: it stays on. Nobody is listened to behind another page.
+  const awake = useWakeLock();
+  const isHandsFree = computed(() => hearing.value.mode === 'asleep' || hearing.value.mode === 'awake');
+  watch(isHandsFree, (now) => {
+    if (awake.isSupported.value) void (now ? awake.request('screen') : awake.release()).catch(() => undefined);
+  });
+  const visibility = useDocumentVisibility();
+  watch(visibility, (now) => {
+    if (now === 'hidden') listening.value.off();
+  });
+
   watch(
     () => job.head?.id,
     () => {
@@ -101,6 +113,7 @@ export function useSpoken() {
     state,
     says,
     hearing,
+    isHandsFree,
     written,
     showsHelp,
     press: () => {
