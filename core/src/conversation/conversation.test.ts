@@ -34,7 +34,7 @@ describe('nothing counts before it was shown', () => {
     expect([conversation.state.waiting?.answer.reading, desk.lineCount]).toEqual(['9′', 0]);
     hear('eight foot');
     expect([conversation.state.waiting?.answer.reading, desk.lineCount]).toEqual(['8′', 1]);
-    conversation.leave();
+    conversation.refuse();
     expect([conversation.state.waiting, desk.lineCount]).toEqual([undefined, 1]);
     hear('seven foot');
     conversation.enter();

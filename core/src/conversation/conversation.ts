@@ -62,8 +62,8 @@ export class Conversation {
   enter(): Reply {
     return this.#byTouch('enter', () => this.#commit(true));
   }
-  /** What is waiting, or asked, is left: by touch, as by "no". */
-  leave(): Reply {
+  /** What is waiting, or asked, is refused: by touch, as by "no". */
+  refuse(): Reply {
     return this.#byTouch('no', () => this.#no());
   }
   /** A question is answered by touch. */

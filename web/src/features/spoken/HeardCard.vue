@@ -12,7 +12,7 @@ const props = defineProps<{
   /** What the field is called, where it goes into one. */
   field: string | undefined;
 }>();
-const emit = defineEmits<{ enter: []; leave: []; take: [offer: Offer]; rewrite: [entry: string] }>();
+const emit = defineEmits<{ enter: []; refuse: []; take: [offer: Offer]; rewrite: [entry: string] }>();
 
 /** Written by hand as long as it is another entry than was heard. */
 const byHand = ref<string>();
@@ -71,7 +71,7 @@ const enterSays = () => {
         @click="emit('enter')"
         ><Check :size="20" aria-hidden="true" />{{ enterSays() }}</PlainButton
       >
-      <PlainButton data-test="heard-leave" @click="emit('leave')"
+      <PlainButton data-test="heard-refuse" @click="emit('refuse')"
         ><X :size="20" aria-hidden="true" />Not that</PlainButton
       >
       <PlainButton v-if="byHand === undefined" data-test="heard-change" @click="change"

@@ -6,7 +6,7 @@ import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
 
 const props = defineProps<{ missed: Missed }>();
-const emit = defineEmits<{ take: [offer: Offer]; leave: [] }>();
+const emit = defineEmits<{ take: [offer: Offer]; refuse: [] }>();
 
 const pieces = computed(() => {
   const { heard, unknown } = props.missed;
@@ -42,7 +42,7 @@ const pieces = computed(() => {
         ><SizeText :text="offer.answer.readBack ?? offer.answer.entry" /><b v-if="offer.answer.reading"
           >= <SizeText :text="offer.answer.reading" /></b
       ></PlainButton>
-      <PlainButton data-test="missed-leave" @click="emit('leave')">Leave it</PlainButton>
+      <PlainButton data-test="missed-refuse" @click="emit('refuse')">Not that</PlainButton>
     </p>
   </section>
 </template>

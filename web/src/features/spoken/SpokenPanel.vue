@@ -108,20 +108,20 @@ useEventListener(
       <SaidHelp v-if="showsHelp" @close="showsHelp = false" />
       <p v-if="trouble" class="trouble" role="alert" data-test="trouble">{{ trouble }}</p>
       <p v-if="hearing.words" class="partial" data-test="partial">{{ hearing.words }} …</p>
-      <MissedCard v-if="state.missed" :missed="state.missed" @take="spoken.take" @leave="spoken.leave" />
+      <MissedCard v-if="state.missed" :missed="state.missed" @take="spoken.take" @refuse="spoken.refuse" />
       <HeardCard
         v-if="state.waiting"
         :waiting="state.waiting"
         :field
         @enter="spoken.enter"
-        @leave="spoken.leave"
+        @refuse="spoken.refuse"
         @take="spoken.take"
         @rewrite="spoken.rewrite"
       />
       <div v-if="question && !state.missed" class="question" data-test="question">
         <p>{{ question.says }}</p>
         <PlainButton leading data-test="question-yes" @click="spoken.agree">Yes</PlainButton>
-        <PlainButton data-test="question-no" @click="spoken.leave">No</PlainButton>
+        <PlainButton data-test="question-no" @click="spoken.refuse">No</PlainButton>
       </div>
       <p v-if="answer" class="answer" data-test="answer"><SizeText :text="answer" /></p>
       <p class="sr-only" role="status">{{ manner.aloud === 'off' || !canRead ? says : '' }}</p>

@@ -133,8 +133,8 @@ export function useSpoken() {
     enter: () => {
       answered(conversation.enter());
     },
-    leave: () => {
-      answered(conversation.leave());
+    refuse: () => {
+      answered(conversation.refuse());
     },
     agree: () => {
       answered(conversation.agree());
