@@ -81,6 +81,24 @@ describe('nothing counts before it was shown', () => {
   });
 });
 
+it('a job that is only to be read says so, and is not changed', () => {
+  const { desk, hear } = begin();
+  hear('nine foot');
+  hear('enter');
+  Object.defineProperty(desk, 'refusal', { value: 'This job is only to be read here.' });
+  for (const order of ['delete that', 'clear the slate', 'heading north', 'label that rail', 'note on that check it'])
+    expect(hear(order).says).toBe('This job is only to be read here.');
+  expect(hear('what was the last one').says).toBe('Line 1: 9′');
+  expect(desk.lineCount).toBe(1);
+});
+
+it('what is written by hand has no way out of the entry before it', () => {
+  const { conversation, hear } = begin();
+  hear('nine foot in pounds');
+  conversation.rewrite(`9' to mm`);
+  expect([hear('yes').says, conversation.state.waiting]).toEqual(['Line 1.', undefined]);
+});
+
 it('an answer by hand replaces the one by voice', () => {
   const { conversation, desk, hear } = begin();
   hear('nine foot');

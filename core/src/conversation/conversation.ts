@@ -80,7 +80,8 @@ export class Conversation {
     const { waiting } = this.#state;
     if (waiting === undefined) return;
     const answer = this.#desk.answer(entry, waiting.place);
-    this.#set({ waiting: { ...waiting, answer, offers: [] } });
+    // A way out that was offered was one of the entry before.
+    this.#set({ waiting: { ...waiting, answer, offers: [] }, question: undefined });
   }
 
   #byTouch(words: string, act: () => string): Reply {

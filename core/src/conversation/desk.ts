@@ -17,6 +17,8 @@ export interface Desk {
   /** Names of marks. */
   readonly names: readonly string[];
   readonly fields: readonly SaidField[];
+  /** Why nothing can be written, in a sentence; left out where it can. */
+  readonly refusal?: string | undefined;
   /**
    * Whether an entry works out on the slate.
    * @param before an entry that would land first

@@ -51,7 +51,7 @@ export class SlateOrders {
         return this.#desk.redo() ? 'Done again.' : 'There is nothing to do again.';
       default:
         // What was shown counts before anything else is written.
-        return this.#course.land() ?? this.#write(order);
+        return this.#desk.refusal ?? this.#course.land() ?? this.#write(order);
     }
   }
 

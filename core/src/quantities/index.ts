@@ -11,7 +11,8 @@ export {
   type Measure,
   type PriceUnit,
 } from './measure.ts';
-export { cellName, toCoins, type RowCost, type TakeOffRow, type WorkedRow } from './row.ts';
+export { toCoins } from './coins.ts';
+export { cellName, type RowCost, type TakeOffRow, type WorkedRow } from './row.ts';
 export { rateOf, type Rate } from './rate.ts';
 export { TakeOff } from './take-off.ts';
 export {

@@ -1,6 +1,7 @@
 import { makeRational } from '../number/rational.ts';
 import { addValue, type Value } from '../number/value.ts';
-import { toCoins, type WorkedRow } from './row.ts';
+import { toCoins } from './coins.ts';
+import type { WorkedRow } from './row.ts';
 import { isInVersion } from './totals.ts';
 
 /** What is ordered from one supplier, with what it costs. */

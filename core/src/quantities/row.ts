@@ -6,7 +6,6 @@ import {
   addValue,
   divideValue,
   multiplyValue,
-  roundToStep,
   roundValue,
   signOfValue,
   subtractValue,
@@ -27,6 +26,7 @@ import {
   type Measure,
   type PriceUnit,
 } from './measure.ts';
+import { coinsOf, toCoins } from './coins.ts';
 import { rateOf, type Rate } from './rate.ts';
 
 /** A row of a take-off: what is bought, and what it is measured by. */
@@ -399,17 +399,4 @@ const up = (value: Value): Value => makeRational(roundValue(value, 'up').whole);
 function leftOver(ordered: Quantity, needed: Quantity): Quantity | undefined {
   const value = subtractValue(ordered.value, needed.value);
   return signOfValue(value) > 0 ? { value, dimension: ordered.dimension } : undefined;
-}
-
-/** Coins in one of the currency. */
-export const COINS = 100;
-/** The smallest coin. */
-const COIN = makeRational(1, COINS);
-/** Money to the smallest coin. */
-export const toCoins = (money: Value): Value => roundToStep(money, COIN, 'nearest');
-
-/** Money as a number of whole coins; not a number where it is finer, or more than a number holds exactly. */
-export function coinsOf(money: Value): number {
-  if (money.kind !== 'rational' || typeof money.num !== 'number' || typeof money.den !== 'number') return NaN;
-  return COINS % money.den === 0 ? money.num * (COINS / money.den) : NaN;
 }

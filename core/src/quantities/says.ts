@@ -9,7 +9,8 @@ import { MONEY, PLAIN } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
 import { unitById, type UnitId } from '../units/unit-table.ts';
 import { ABOUT_MEASURES, formOfPrice, PRICE_UNITS } from './measure.ts';
-import { toCoins, type RowCost, type WorkedRow } from './row.ts';
+import { toCoins } from './coins.ts';
+import type { RowCost, WorkedRow } from './row.ts';
 
 /**
  * A quantity of a row as it reads there: in the unit that it is priced by, in that of its packs, in that of its measure, or else

@@ -1,6 +1,7 @@
 import { makeRational } from '../number/rational.ts';
 import { addValue, multiplyValue, signOfValue, subtractValue, type Value } from '../number/value.ts';
-import { COINS, coinsOf, toCoins, type WorkedRow } from './row.ts';
+import { COINS, coinsOf, toCoins } from './coins.ts';
+import type { WorkedRow } from './row.ts';
 
 /** A tax of the list. */
 export interface Tax {

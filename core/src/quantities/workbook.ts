@@ -3,7 +3,8 @@ import { addValue, divideValue, multiplyValue, valueToNumber, type Value } from 
 import { LENGTH } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
 import { ABOUT_MEASURES, PRICE_UNITS, type PriceUnit } from './measure.ts';
-import { toCoins, type RowCost, type WorkedRow } from './row.ts';
+import { toCoins } from './coins.ts';
+import type { RowCost, WorkedRow } from './row.ts';
 import {
   inUnit,
   unitOfSize,

@@ -32,6 +32,9 @@ export class JobDesk implements Desk {
   get list() {
     return saidFields().list;
   }
+  get refusal(): string | undefined {
+    return this.#job.isReader ? READ_ONLY : undefined;
+  }
   get lineCount(): number {
     return this.#job.slate.rows.length;
   }
@@ -47,12 +50,12 @@ export class JobDesk implements Desk {
   }
 
   put(entry: string, place: Place): { readonly number?: number | undefined; readonly problem?: string } {
-    const { lines, isReader, head } = this.#job;
+    const { lines, head } = this.#job;
     if (place.to === 'field') {
       this.fields.find(({ id }) => id === place.id)?.put(entry);
       return {};
     }
-    if (isReader) return { problem: READ_ONLY };
+    if (this.refusal !== undefined) return { problem: this.refusal };
     if (head === undefined) return { problem: 'No job is open yet; say it once more.' };
     if (place.to === 'slate') return { number: lines.land(entry) };
     const row = this.#row(place.number);
