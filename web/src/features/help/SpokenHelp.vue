@@ -76,6 +76,8 @@ onMounted(() => {
 <style scoped>
 .el-collapse {
   --el-collapse-header-font-size: 17px;
+  --el-collapse-header-bg-color: transparent;
+  --el-collapse-content-bg-color: transparent;
   --el-collapse-content-font-size: inherit;
   margin-top: 12px;
 }

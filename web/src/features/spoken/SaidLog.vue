@@ -22,9 +22,7 @@ const latest = computed(() => [...props.log].reverse());
 
 <style scoped>
 summary {
-  display: flex;
-  align-items: center;
-  min-height: var(--target);
+  line-height: var(--target);
   color: var(--ink-soft);
   cursor: pointer;
 }
