@@ -25,6 +25,7 @@ const floors = [
   'drawing',
   'setting-out',
   'quantities',
+  'jig',
   'conversation',
 ];
 const below = {
@@ -32,7 +33,7 @@ const below = {
   number: ['base'],
   units: ['base', 'number'],
   notation: ['base', 'number', 'units'],
-  reading: ['base', 'number', 'units'],
+  reading: ['base', 'number', 'units', 'notation'],
   evaluate: ['base', 'number', 'units', 'notation', 'reading'],
   bare: ['base', 'number', 'units', 'notation', 'reading', 'evaluate'],
   spoken: ['units'],
@@ -44,6 +45,7 @@ const below = {
   stick: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'slate', 'drawing', 'scale'],
   'setting-out': ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'mend', 'drawing'],
   quantities: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'bare', 'slate', 'drawing'],
+  jig: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'bare', 'slate', 'stick'],
   conversation: [
     'base',
     'number',

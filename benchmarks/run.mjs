@@ -13,6 +13,7 @@ const RUNNABLE = [
   'entries',
   'slate',
   'quantities',
+  'jigs',
   'spoken',
   'shapes',
   'screen',

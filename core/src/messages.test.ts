@@ -22,7 +22,7 @@ const SCOPE: Scope = {
 const rows = goldenRows('issues.tsv') as readonly (readonly [string, string, string, string])[];
 /** Codes that no single entry brings about: they come of the slate. */
 const OF_THE_SLATE = ['line.circle', 'mark.failed', 'last.none', 'run.empty', 'entry.too_long'];
-/** Codes of the story stick, the scale rule and take-offs, whose own tests bring them about. */
+/** Codes of the story stick, the scale rule, take-offs and jigs, whose own tests bring them about. */
 const ELSEWHERE = [
   'name.shape',
   'name.too_long',
@@ -41,6 +41,17 @@ const ELSEWHERE = [
   'row.no_pack',
   'row.longer',
   'row.circle',
+  ...['answer_unknown', 'input_unknown', 'input_twice', 'input_more', 'input_missing', 'input_kind'].map(
+    (what) => `jig.${what}`,
+  ),
+  ...['input_whole', 'input_low', 'input_high', 'step_failed', 'answer_no_value'].map((what) => `jig.${what}`),
+  ...['repeat_whole', 'repeat_none', 'repeat_long', 'too_long'].map((what) => `jig.${what}`),
+  ...['no_answer', 'steps_many', 'uses_mark', 'uses_line', 'step_later', 'assigns', 'name_twice'].map(
+    (what) => `jig.${what}`,
+  ),
+  ...['circle', 'unit', 'unit_missing', 'not_fixed', 'field_kind', 'check_answer', 'check_inputs'].map(
+    (what) => `jig.${what}`,
+  ),
 ];
 
 describe('an entry that cannot be reckoned', () => {

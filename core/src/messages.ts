@@ -1,6 +1,7 @@
 import type { Issue, IssueCode, IssueFields, Sentences } from './base/issue.ts';
 import { EVALUATION_SENTENCES } from './evaluate/issues.ts';
 import { NOTATION_SENTENCES } from './notation/issues.ts';
+import { JIG_SENTENCES } from './jig/issues.ts';
 import { ROW_SENTENCES } from './quantities/issues.ts';
 import { SCALE_SENTENCES } from './scale/issues.ts';
 import { STICK_SENTENCES } from './stick/issues.ts';
@@ -9,6 +10,7 @@ import { STICK_SENTENCES } from './stick/issues.ts';
 const SENTENCES: Sentences<IssueFields> = {
   ...NOTATION_SENTENCES,
   ...EVALUATION_SENTENCES,
+  ...JIG_SENTENCES,
   ...ROW_SENTENCES,
   ...SCALE_SENTENCES,
   ...STICK_SENTENCES,
@@ -16,7 +18,8 @@ const SENTENCES: Sentences<IssueFields> = {
 
 /** The sentence for an issue. */
 export function describeIssue(issue: Issue): string {
-  return (SENTENCES[issue.code] as (fields: unknown) => string)(issue.fields);
+  const sentence = (SENTENCES[issue.code] as (fields: unknown) => string)(issue.fields);
+  return issue.code === 'jig.step_failed' ? `${sentence} ${describeIssue(issue.fields.because)}` : sentence;
 }
 
 /** Every code there is, for the tests and the reference that hold the lists together. */

@@ -179,6 +179,11 @@ class Reader {
   }
 
   #sortOfCall(name: FunctionName, args: readonly Expr[]): Sort {
+    if (name === 'if')
+      return args
+        .slice(1)
+        .map((arg) => this.#sort(arg))
+        .reduce(together, 'bare');
     if (name === 'sqrt') return args[0] && hasPower(args[0]) ? this.#sort(args[0]) : 'number';
     if (!KEEP_KIND.has(name)) return 'number';
     return args.map((arg) => this.#sort(arg)).reduce(together, 'bare');
@@ -206,8 +211,17 @@ class Reader {
         this.#resolveAlike([expr.left, expr.right], as);
         break;
       case 'call':
-        if (expr.name === 'sqrt') this.#resolve(expr.args[0] as Expr, hasPower(expr.args[0] as Expr) ? as : 'count');
+        if (expr.name === 'if') {
+          const [question, ...choices] = expr.args;
+          if (question) this.#resolve(question, as);
+          this.#resolveAlike(choices, as);
+        } else if (expr.name === 'sqrt')
+          this.#resolve(expr.args[0] as Expr, hasPower(expr.args[0] as Expr) ? as : 'count');
         else if (KEEP_KIND.has(expr.name)) this.#resolveAlike(expr.args, as);
+        break;
+      case 'jig':
+        for (const { input, expr: given } of expr.args)
+          this.#resolve(given, expr.program.inputs[input]?.dimension === LENGTH ? 'size' : 'count');
         break;
       default:
     }

@@ -1,6 +1,6 @@
 import { assertNever } from '../base/invariant.ts';
 import type { Span } from '../base/span.ts';
-import type { FunctionName } from '../notation/functions.ts';
+import type { FunctionName as AnyFunction } from '../notation/functions.ts';
 import { expApproximate, lnApproximate } from '../number/elementary.ts';
 import { invertApproximate, multiplyApproximate } from '../number/approximation.ts';
 import { gcdBig } from '../base/bigint.ts';
@@ -33,6 +33,8 @@ export interface Argument {
   readonly span: Span;
 }
 
+/** `if` chooses what is worked out, and is not called with values. */
+type FunctionName = Exclude<AnyFunction, 'if'>;
 type Arguments = readonly [Argument, ...Argument[]];
 
 /** Calls a built-in function. The number of arguments has been checked by the reader. `span` is the whole call. */

@@ -4,6 +4,7 @@ import { fail, ok, type Result } from '../base/result.ts';
 import type { Span } from '../base/span.ts';
 import type {
   Binary,
+  Call,
   Compare,
   Entry,
   Expr,
@@ -16,6 +17,7 @@ import type {
   UnitPower,
 } from '../notation/ast.ts';
 import { COUNT_WORDS } from '../notation/functions.ts';
+import type { JigProgram } from '../notation/ast.ts';
 import { literalValue } from '../notation/literal.ts';
 import type { Comparison } from '../notation/operators.ts';
 import { PI } from '../number/radical.ts';
@@ -42,14 +44,13 @@ import { unitValue, type Quantity } from '../units/quantity.ts';
 import { KELVIN_AT_ZERO, type Unit } from '../units/unit-table.ts';
 import { checkSize, divideQuantities, multiplyQuantities, raise } from './arithmetic.ts';
 import { callFunction, type Argument } from './call-function.ts';
+import type { Outcome } from './outcome.ts';
 import { quickQuantity } from './quick.ts';
 import { refuse, Refusal } from './refuse.ts';
+import { answerOfCall, inputValue, runProgram, type JigRun } from './run-program.ts';
 import { EMPTY_SCOPE, type Scope } from './scope.ts';
 
-/** What an entry comes to: a quantity, or yes or no with the difference of the two sides. */
-export type Outcome =
-  | { readonly kind: 'quantity'; readonly quantity: Quantity }
-  | { readonly kind: 'answer'; readonly yes: boolean; readonly difference: Quantity };
+export type { Outcome } from './outcome.ts';
 export type Evaluated = Result<Outcome, Issue>;
 
 /**
@@ -114,7 +115,10 @@ function quantityOf(expr: Expr, scope: Scope): Quantity {
       return percentStepOf(expr, scope);
     case 'power':
       return raise(quantityOf(expr.base, scope), quantityOf(expr.exponent, scope), expr, expr.exponent);
+    case 'jig':
+      return answerOfCall(expr, scope, outcomeOf);
     case 'call': {
+      if (expr.name === 'if') return chosen(expr, scope);
       const args = argumentsOf(expr.args, scope);
       if (args.length === 0) return refuse('run.empty', expr, {});
       const result = callFunction(expr.name, args as [Argument, ...Argument[]], expr);
@@ -125,6 +129,62 @@ function quantityOf(expr: Expr, scope: Scope): Quantity {
       return refuse('kind.answer', expr, {});
     default:
       return assertNever(expr);
+  }
+}
+
+/** An expression on its own, where a comparison may stand as well. */
+function outcomeOf(expr: Expr, scope: Scope): Outcome {
+  const quick = quickQuantity(expr);
+  if (quick !== undefined) return { kind: 'quantity', quantity: quick };
+  return expr.kind === 'compare' ? compareSides(expr, scope) : { kind: 'quantity', quantity: quantityOf(expr, scope) };
+}
+
+/**
+ * if(a < b; x; y): x where the comparison holds, else y. The other is worked out as well, so that a slip of kind is said at
+ * once; where it cannot be, it is what the comparison keeps from being reckoned.
+ */
+function chosen(expr: Call, scope: Scope): Quantity {
+  const [question, one, two] = expr.args as [Expr, Expr, Expr];
+  if (question.kind !== 'compare') return refuse('if.question', question, {});
+  const { yes } = compareSides(question, scope);
+  const [taken, other] = yes ? [one, two] : [two, one];
+  const quantity = quantityOf(taken, scope);
+  const beside = quantityIfAny(other, scope);
+  if (beside !== undefined && beside.dimension !== quantity.dimension)
+    return refuse('if.kinds', expr, { left: kindOf(quantity.dimension), right: kindOf(beside.dimension) });
+  return quantity;
+}
+
+function quantityIfAny(expr: Expr, scope: Scope): Quantity | undefined {
+  try {
+    return quantityOf(expr, scope);
+  } catch (thrown) {
+    if (thrown instanceof Refusal) return undefined;
+    throw thrown;
+  }
+}
+
+/**
+ * Runs a jig with these values for its inputs, each undefined where its usual one is to be taken. Never throws; what is in the
+ * way of a step is said with the steps before it.
+ * @param wanted steps whose outcomes are wanted; all of them where it is undefined
+ * @returns the run, or the issue of an input: missing, of another kind, out of its limits
+ */
+export function runJig(
+  program: JigProgram,
+  given: readonly (Quantity | undefined)[],
+  wanted?: readonly number[],
+): Result<JigRun, Issue> {
+  const span = { start: 0, end: 0 };
+  try {
+    const inputs = program.inputs.map((input, place) => {
+      const quantity = given[place];
+      return quantity && inputValue(program, input, quantity, span);
+    });
+    return ok(runProgram(program, inputs, outcomeOf, span, wanted));
+  } catch (thrown) {
+    if (thrown instanceof Refusal) return fail(thrown.issue);
+    throw thrown;
   }
 }
 
@@ -285,7 +345,7 @@ const HOLDS: Readonly<Record<Comparison, (order: -1 | 0 | 1) => boolean>> = {
   '>=': (order) => order >= 0,
 };
 
-function compareSides(expr: Compare, scope: Scope): Outcome {
+function compareSides(expr: Compare, scope: Scope): Outcome & { readonly kind: 'answer' } {
   const left = quantityOf(expr.left, scope);
   const right = quantityOf(expr.right, scope);
   if (left.dimension !== right.dimension)

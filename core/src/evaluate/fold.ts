@@ -50,6 +50,8 @@ function fold(expr: Expr): Expr {
       return { ...expr, base: fold(expr.base), exponent: fold(expr.exponent) };
     case 'call':
       return { ...expr, args: expr.args.map((argument) => fold(argument)) };
+    case 'jig':
+      return { ...expr, args: expr.args.map(({ input, expr: given }) => ({ input, expr: fold(given) })) };
     default:
       return expr;
   }

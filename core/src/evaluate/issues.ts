@@ -33,6 +33,20 @@ declare module '../base/issue.ts' {
     'range.tangent': object;
     'range.leg': object;
     'range.temperature': object;
+    'if.question': object;
+    'if.kinds': { readonly left: string; readonly right: string };
+    'jig.input_missing': { readonly jig: string; readonly input: string };
+    'jig.input_kind': { readonly jig: string; readonly input: string; readonly kind: string; readonly wanted: string };
+    'jig.input_whole': { readonly jig: string; readonly input: string };
+    'jig.input_low': { readonly jig: string; readonly input: string; readonly limit: string };
+    'jig.input_high': { readonly jig: string; readonly input: string; readonly limit: string };
+    /** `because` is what is wrong in the step. */
+    'jig.step_failed': { readonly jig: string; readonly step: string; readonly because: Issue };
+    'jig.answer_no_value': { readonly jig: string; readonly answer: string };
+    'jig.repeat_whole': object;
+    'jig.repeat_none': object;
+    'jig.repeat_long': { readonly times: string; readonly limit: string };
+    'jig.too_long': { readonly limit: string };
   }
 }
 
@@ -79,4 +93,21 @@ export const EVALUATION_SENTENCES = {
   'range.tangent': () => 'At a right angle the tangent has no value; check the angle.',
   'range.leg': () => 'The diagonal is shorter than the side; give the diagonal first, leg(c; a).',
   'range.temperature': () => 'Nothing is colder than −459.67 °F, which is −273.15 °C; check the figure.',
+  'if.question': () => 'What “if” goes by is a comparison, as in if(a < b; 3"; 4"); write one first.',
+  'if.kinds': ({ left, right }) =>
+    `“if” chooses between ${withArticle(left)} and ${withArticle(right)}; give it two values of one kind.`,
+  'jig.input_missing': ({ jig, input }) => `“${jig}” needs “${input}”; give it a value.`,
+  'jig.input_kind': ({ input, kind, wanted }) =>
+    `“${input}” is ${withArticle(wanted)} and was given ${withArticle(kind)}; give it a value of its kind.`,
+  'jig.input_whole': ({ input }) => `“${input}” is a whole number; round it first.`,
+  'jig.input_low': ({ input, limit }) => `“${input}” is ${limit} at least; give it a larger value.`,
+  'jig.input_high': ({ input, limit }) => `“${input}” is ${limit} at most; give it a smaller value.`,
+  'jig.step_failed': ({ jig, step }) => `“${jig}” stops at its step “${step}”.`,
+  'jig.answer_no_value': ({ jig, answer }) =>
+    `“${answer}” of “${jig}” is no single value that an entry could use; look at it in the room of the jigs.`,
+  'jig.repeat_whole': () => 'A step is repeated from one whole number to another; round what it counts to.',
+  'jig.repeat_none': () => 'The step is repeated no time at all, and so comes to nothing; check what it counts to.',
+  'jig.repeat_long': ({ times, limit }) =>
+    `The step would be repeated ${times} times, and ${limit} is the most; count to less.`,
+  'jig.too_long': ({ limit }) => `This takes more than ${limit} steps; repeat less often.`,
 } satisfies Partial<Sentences<IssueFields>>;

@@ -1,26 +1,6 @@
 import type { Span } from '../base/span.ts';
 import type { Expr } from '../notation/ast.ts';
-
-/** The parts of a node that are nodes themselves, as they stand in the entry. */
-export function partsOf(expr: Expr): readonly Expr[] {
-  switch (expr.kind) {
-    case 'scaled':
-    case 'signed':
-    case 'percent':
-      return [expr.operand];
-    case 'binary':
-    case 'compare':
-      return [expr.left, expr.right];
-    case 'percentStep':
-      return [expr.left, expr.percent];
-    case 'power':
-      return [expr.base, expr.exponent];
-    case 'call':
-      return expr.args;
-    default:
-      return [];
-  }
-}
+import { partsOf } from '../notation/parts.ts';
 
 /** The outermost node that stands at exactly this place, and the one it is a part of; undefined where there is none. */
 export function findNode(

@@ -6,7 +6,8 @@ import { rationalToNumber } from '../number/rational.ts';
 import { MONEY } from '../units/dimension.ts';
 import { instead, textOf, type Alternative } from './alternative.ts';
 import { bare } from './bracketed.ts';
-import { firstNode, partsOf } from './find-node.ts';
+import { partsOf } from '../notation/parts.ts';
+import { firstNode } from './find-node.ts';
 import {
   feetAndInches,
   noteOrMark,

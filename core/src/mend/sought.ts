@@ -6,7 +6,7 @@ import { readQuantity } from '../reading/read-quantity.ts';
 import { DEFAULT_STYLE, isMetric, type ReadingStyle } from '../reading/style.ts';
 import { PLAIN } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
-import { partsOf } from './find-node.ts';
+import { partsOf } from '../notation/parts.ts';
 
 /** What somebody looks for: words, and the size that they are, where they are one. */
 export interface Sought {

@@ -2,6 +2,7 @@ import type { Span } from '../base/span.ts';
 import type { Quantity } from '../units/quantity.ts';
 import type { Unit } from '../units/unit-table.ts';
 import type { FunctionName } from './functions.ts';
+import type { Dimension } from '../units/dimension.ts';
 import type { BinaryOperator, Comparison } from './operators.ts';
 
 /**
@@ -118,6 +119,22 @@ export interface Call extends Span {
   readonly args: readonly Expr[];
 }
 
+/** One value for a jig: for the input that it names, or else the next. */
+export interface JigArgument {
+  /** Place of the input among those of the jig. */
+  readonly input: number;
+  readonly expr: Expr;
+}
+
+/** decking(12'; 5 1/2"): a calculation that a person saved, run with these inputs. */
+export interface JigCall extends Span {
+  readonly kind: 'jig';
+  readonly program: JigProgram;
+  /** Which of its answers: a place among its steps. */
+  readonly answer: number;
+  readonly args: readonly JigArgument[];
+}
+
 export interface Compare extends Span {
   readonly kind: 'compare';
   readonly operator: Comparison;
@@ -150,6 +167,7 @@ export type Expr =
   | PercentStep
   | Power
   | Call
+  | JigCall
   | Compare
   | Known;
 
@@ -179,3 +197,62 @@ export interface Entry {
   readonly expr: Expr;
   readonly directives: readonly Directive[];
 }
+
+/** What a jig is given, made ready. */
+export interface ProgramInput {
+  /** As it is named in entries. */
+  readonly name: string;
+  /** As it is named to a person. */
+  readonly title: string;
+  readonly dimension: Dimension;
+  /** What one of a number without a unit is: one foot; undefined for a plain number. */
+  readonly unit: Quantity | undefined;
+  /** What it is where nothing is given; undefined where something has to be. */
+  readonly usual: Quantity | undefined;
+  readonly whole: boolean;
+  readonly least: ProgramLimit | undefined;
+  readonly most: ProgramLimit | undefined;
+}
+
+export interface ProgramLimit {
+  readonly quantity: Quantity;
+  /** As it is written in the jig. */
+  readonly text: string;
+}
+
+/** Of the values that a repeated step comes to, what the step is: their sum, one of them, or all of them in a list. */
+export type Take = 'sum' | 'largest' | 'smallest' | 'list';
+
+/** A step that is worked out once for each whole number from one to another. */
+export interface ProgramRepeat {
+  /** What the number is called in the step. */
+  readonly counter: string;
+  readonly from: Expr;
+  readonly to: Expr;
+  readonly take: Take;
+}
+
+export interface ProgramStep {
+  readonly name: string;
+  readonly title: string;
+  /** As it was written, for the read-back. */
+  readonly written: Entry;
+  /** With its fixed parts worked out. */
+  readonly entry: Entry;
+  readonly repeat: ProgramRepeat | undefined;
+}
+
+/**
+ * A jig made ready to run: what it is given, and its steps, each of which may name inputs, steps before it and other jigs. It is
+ * plain data, which a worker takes as it is, and names nothing of the job that it runs in.
+ */
+export interface JigProgram {
+  readonly name: string;
+  readonly inputs: readonly ProgramInput[];
+  readonly steps: readonly ProgramStep[];
+  /** Steps that are answers, the one that the jig stands for in an entry first. */
+  readonly answers: readonly number[];
+}
+
+/** Jigs that an entry may use, by their names in lower case. */
+export type JigPrograms = Pick<ReadonlyMap<string, JigProgram>, 'get' | 'size' | 'keys'>;

@@ -1,5 +1,6 @@
 import { makeIssue, type Fix, type Issue, type IssueCode, type IssueFields } from '../base/issue.ts';
 import type { Span } from '../base/span.ts';
+import type { JigPrograms } from './ast.ts';
 import { LIMITS } from './operators.ts';
 import type * as T from './token.ts';
 
@@ -23,6 +24,8 @@ export class Cursor {
   depth = 0;
   /** Index of the token behind a plain number or a closing bracket: only there is multiplication implied. */
   multiplierEnd = -1;
+  /** Jigs that the entry may use. */
+  jigs: JigPrograms | undefined;
   /** Closing brackets that are still to come. */
   ghost = '';
   unfinished = false;
@@ -43,7 +46,8 @@ export class Cursor {
   }
 
   /** Back to the first token, with nothing said: the table holds another entry now. */
-  restart(): void {
+  restart(jigs: JigPrograms | undefined): void {
+    this.jigs = jigs?.size ? jigs : undefined;
     this.source = this.table.source;
     this.index = 0;
     this.kind = this.kinds[0] as number;

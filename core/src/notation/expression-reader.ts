@@ -5,6 +5,7 @@ import type { Binary, Compare, Expr, Percent } from './ast.ts';
 import { STOP, type Cursor } from './cursor.ts';
 import { readRun, refuseArguments } from './function-arguments.ts';
 import { functionInfo, isFunctionName, RESERVED_WORDS, type FunctionName } from './functions.ts';
+import { jigCallAt, readJigCall } from './jig-call-reader.ts';
 import { refuseRest } from './leftover.ts';
 import { isNumberStart, moneyOf, readNumber, readNumberOrMeasure, readUnitsBehind } from './measure-reader.ts';
 import { BINARY_OPERATORS, COMPARISONS, LEVEL, LIMITS, type OperatorInfo } from './operators.ts';
@@ -336,6 +337,8 @@ function readWord(c: Cursor): Expr {
 }
 
 function readName(c: Cursor): Expr {
+  const head = jigCallAt(c);
+  if (head) return behindValue(c, readJigCall(c, head, readWhole));
   const expr: Expr = { kind: 'mark', ...c.spanOfToken(), name: c.text() };
   c.advance();
   return expr;

@@ -24,4 +24,5 @@ export const ABOUT_FUNCTIONS: Readonly<Record<FunctionName, string>> = {
   ln: 'natural logarithm',
   log: 'logarithm to base ten',
   exp: 'e raised to a',
+  if: 'one of two values, by a comparison: the first where it holds',
 };

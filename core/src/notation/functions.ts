@@ -32,6 +32,7 @@ export const FUNCTIONS = {
   ln: { least: 1, most: 1, args: 'a' },
   log: { least: 1, most: 1, args: 'a' },
   exp: { least: 1, most: 1, args: 'a' },
+  if: { least: 3, most: 3, args: 'a < b; then; otherwise' },
 } as const satisfies Record<string, FunctionInfo>;
 
 export type FunctionName = keyof typeof FUNCTIONS;

@@ -29,6 +29,10 @@ declare module '../base/issue.ts' {
     'directive.too_fine': object;
     'directive.kind': { readonly target: string; readonly kind: string };
     'range.step': object;
+    'jig.answer_unknown': { readonly jig: string; readonly answer: string; readonly answers: string };
+    'jig.input_unknown': { readonly jig: string; readonly input: string; readonly takes: string };
+    'jig.input_twice': { readonly input: string };
+    'jig.input_more': { readonly jig: string; readonly takes: string };
   }
 }
 
@@ -61,4 +65,8 @@ export const NOTATION_SENTENCES = {
   'directive.kind': ({ target, kind }) =>
     `${withArticle(kind).replace(/^a/, 'A')} cannot be read in “${target}”; name a unit of its own kind.`,
   'range.step': () => 'A step has to be more than zero; give one such as 1/8".',
+  'jig.answer_unknown': ({ jig, answer, answers }) => `“${jig}” has no answer called “${answer}”; it has ${answers}.`,
+  'jig.input_unknown': ({ jig, input, takes }) => `“${jig}” takes nothing called “${input}”; it takes ${takes}.`,
+  'jig.input_twice': ({ input }) => `“${input}” is given twice; leave one of the two out.`,
+  'jig.input_more': ({ jig, takes }) => `“${jig}” takes ${takes} and no more; leave this value out.`,
 } satisfies Partial<Sentences<IssueFields>>;

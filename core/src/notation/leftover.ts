@@ -1,6 +1,6 @@
 import type { Fix } from '../base/issue.ts';
 import type { Cursor } from './cursor.ts';
-import { nearestFunction } from './near-miss.ts';
+import { nearestFunction, nearestOf } from './near-miss.ts';
 import * as T from './token.ts';
 import { startsUnit } from './unit-reader.ts';
 
@@ -90,7 +90,7 @@ function refuseSideBySide(c: Cursor): never {
 function refuseAsFunction(c: Cursor): void {
   const span = c.spanOfToken(c.index - 1);
   const name = c.text(c.index - 1);
-  const near = nearestFunction(name);
+  const near = nearestOf(name, [...(c.jigs?.keys() ?? [])]) ?? nearestFunction(name);
   if (near === undefined) return;
   c.refuse('name.unknown', span, { name }, [{ label: near, entry: c.rewritten(span.start, span.end, near) }]);
 }

@@ -1,9 +1,10 @@
 import type { Span } from '../base/span.ts';
-import type { Entry, Expr, MarkReference } from './ast.ts';
+import type { Entry, MarkReference } from './ast.ts';
 import { labelColon } from './label.ts';
 import { isTaken, parse } from './parser.ts';
+import { nodesOf } from './parts.ts';
 import { scan, type ScanOptions } from './scanner.ts';
-import { ASSIGNMENT_SIGNS, END, NAME, WORD } from './token.ts';
+import { ASSIGNMENT_SIGNS, END, NAME, OPEN, WORD } from './token.ts';
 
 /** A word of an entry that stands as the name of a mark, whether there is one or not. */
 export interface NamedPlace extends Span {
@@ -29,15 +30,9 @@ function namesRead(source: string, { assignment, expr }: Entry): readonly NamedP
     const { start, end, name } = assignment;
     places.push({ start, end: start + name.length, name, signEnd: end });
   }
-  const pending: object[] = [expr];
-  for (let next = pending.pop(); next !== undefined; next = pending.pop()) {
-    if ((next as Expr).kind === 'mark') places.push(placeOf(source, next as MarkReference));
-    else pending.push(...Object.values(next).filter(isObject));
-  }
+  for (const node of nodesOf(expr)) if (node.kind === 'mark') places.push(placeOf(source, node));
   return places.sort((a, b) => a.start - b.start);
 }
-
-const isObject = (part: unknown): part is object => typeof part === 'object' && part !== null;
 
 /** The place of a mark takes in the brackets around it. */
 function placeOf(source: string, { start, name }: MarkReference): NamedPlace {
@@ -56,6 +51,7 @@ function namesSeen(source: string, options: ScanOptions): readonly NamedPlace[] 
     if (start < label) continue;
     const name = source.slice(start, end);
     const isMade = isFirst && ASSIGNMENT_SIGNS.has(kinds[at + 1] as number) && kinds[at + 2] !== END;
+    if (kinds[at + 1] === OPEN && options.jigs?.get(name.toLowerCase())) continue;
     if (kinds[at] === NAME || (kinds[at] === WORD && !isTaken(name.replace(/\.$/, ''))))
       places.push({ start, end, name, signEnd: isMade ? ends[at + 1] : undefined });
     isFirst = false;

@@ -31,7 +31,7 @@ export function parse(source: string, options: ScanOptions = {}): Parsed {
   if (source.length > LIMITS.characters) return refuseLong(source);
   scanInto(COLUMNS, source, options);
   const c = CURSOR;
-  c.restart();
+  c.restart(options.jigs);
   let entry: Entry | undefined;
   try {
     entry = readEntry(c);

@@ -8,6 +8,7 @@ import type {
   DirectiveTarget,
   Entry,
   Expr,
+  JigCall,
   MarkReference,
   Measure,
   NumberLiteral,
@@ -22,6 +23,8 @@ export interface PrintOptions {
   readonly decimalComma?: boolean;
   /** Sign of the job's currency. */
   readonly currency?: string;
+  /** What stands in place of a name: the figure that it holds. Such text is for the eye, and no entry. */
+  readonly figure?: (name: string) => string | undefined;
 }
 
 const COMPARISON_SIGNS: Readonly<Record<Comparison, string>> = {
@@ -63,7 +66,7 @@ export function printExpr(expr: Expr, options: PrintOptions = {}): string {
     case 'constant':
       return 'π';
     case 'mark':
-      return expr.name;
+      return options.figure?.(expr.name) ?? expr.name;
     case 'line':
       return `#${expr.number}`;
     case 'run':
@@ -88,6 +91,8 @@ export function printExpr(expr: Expr, options: PrintOptions = {}): string {
     case 'call':
       if (expr.name === 'sqrt') return printRoot(expr.args[0] as Expr, options);
       return `${expr.name}(${expr.args.map((argument) => printArgument(expr.name, argument, options)).join('; ')})`;
+    case 'jig':
+      return printJigCall(expr, options);
     case 'compare':
       return `${bracketUnless(expr.left.kind !== 'compare', expr.left, options)} ${COMPARISON_SIGNS[expr.operator]} ${bracketUnless(expr.right.kind !== 'compare', expr.right, options)}`;
     case 'known':
@@ -95,6 +100,13 @@ export function printExpr(expr: Expr, options: PrintOptions = {}): string {
     default:
       return assertNever(expr);
   }
+}
+
+/** With the name of every input that is given, and of the answer where it is not the first. */
+function printJigCall({ program, answer, args }: JigCall, options: PrintOptions): string {
+  const given = args.map(({ input, expr }) => `${program.inputs[input]?.name ?? ''} = ${printExpr(expr, options)}`);
+  const from = answer === program.answers[0] ? '' : `${program.steps[answer]?.name ?? ''} from `;
+  return `${from}${program.name}(${given.join('; ')})`;
 }
 
 /** 2 ea: a word that only says what is counted stays behind its number. */
@@ -131,6 +143,7 @@ function isAtomic(expr: Expr): boolean {
     case 'line':
     case 'last':
     case 'call':
+    case 'jig':
       return !isNegativeMeasure(expr);
     default:
       return false;

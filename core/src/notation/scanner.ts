@@ -11,6 +11,7 @@ import {
   scanSuperscript,
   skipDigits,
 } from './number-scanner.ts';
+import type { JigPrograms } from './ast.ts';
 import * as T from './token.ts';
 
 /** Words, in lower case; what is asked of a set, so that others can answer too. */
@@ -24,6 +25,8 @@ export interface ScanOptions {
    * Where a name can stand the mark wins.
    */
   readonly names?: NameSet | undefined;
+  /** Jigs that the entry may use. */
+  readonly jigs?: JigPrograms | undefined;
 }
 
 const DOT = 0x2e;

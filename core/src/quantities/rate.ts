@@ -1,4 +1,5 @@
-import type { Entry } from '../notation/ast.ts';
+import type { Entry, Expr } from '../notation/ast.ts';
+import { nodesOf } from '../notation/parts.ts';
 import { makeRational } from '../number/rational.ts';
 import { compareValue, divideValue, signOfValue, type Value } from '../number/value.ts';
 import { PLAIN } from '../units/dimension.ts';
@@ -29,12 +30,6 @@ export function rateOf(entry: Entry, { value, dimension }: Quantity): Rate | und
 }
 
 /** Whether a per cent sign, or another way of writing one, stands anywhere in it. */
-function hasPercent(expr: object): boolean {
-  const pending: object[] = [expr];
-  for (let next = pending.pop(); next !== undefined; next = pending.pop()) {
-    const { kind } = next as { readonly kind?: unknown };
-    if (kind === 'percent' || kind === 'percentStep') return true;
-    pending.push(...Object.values(next).filter((part): part is object => typeof part === 'object' && part !== null));
-  }
-  return false;
+function hasPercent(expr: Expr): boolean {
+  return nodesOf(expr).some(({ kind }) => kind === 'percent' || kind === 'percentStep');
 }

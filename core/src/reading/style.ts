@@ -1,4 +1,5 @@
 import { makeRational, type Rational } from '../number/rational.ts';
+import type { JigPrograms } from '../notation/ast.ts';
 import type { RoundingDirection } from '../number/rounding.ts';
 
 export type LengthStyle = 'ft-in' | 'in' | 'ft' | 'in-dec' | 'yd' | 'm' | 'cm' | 'mm';
@@ -22,6 +23,8 @@ export interface ReadingStyle {
   readonly currency: string;
   /** Marks of the job that are called by a word of the language: see `ScanOptions`. */
   readonly names?: Pick<ReadonlySet<string>, 'has' | 'size'> | undefined;
+  /** Jigs that entries of the job may use: see `ScanOptions`. */
+  readonly jigs?: JigPrograms | undefined;
 }
 
 /** A tape in feet and inches, read to the sixteenth. */

@@ -2,7 +2,7 @@ import { makeIssue } from '../base/issue.ts';
 import { makeRational } from '../number/rational.ts';
 import type { Quantity } from '../units/quantity.ts';
 import { lineResult, type LineResult, type SlateNode } from './node.ts';
-import { Columns } from './program.ts';
+import { Columns } from '../evaluate/columns.ts';
 import { sameResult } from './recalculate.ts';
 
 /** What a line comes to before it was worked out. */

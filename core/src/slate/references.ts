@@ -45,6 +45,9 @@ export function referencesOf(entry: Entry | undefined): References {
       case 'call':
         pending.push(...expr.args);
         break;
+      case 'jig':
+        pending.push(...expr.args.map((argument) => argument.expr));
+        break;
       default:
       // Numbers, measures, slopes, π and `last` refer to nothing that has a name.
     }

@@ -18,7 +18,7 @@ import {
 } from './node.ts';
 import { NodeResults, NOT_YET } from './node-results.ts';
 import { dependencyOrder, neededBy } from './order.ts';
-import { CHANGED, compile, LEFT_TO_THE_TREE, type SlotFinder } from './program.ts';
+import { CHANGED, compile, LEFT_TO_THE_TREE, type SlotFinder } from '../evaluate/columns.ts';
 import { circleThrough, recalculate } from './recalculate.ts';
 import { referencesOf } from './references.ts';
 

@@ -22,5 +22,6 @@ export const FUNCTION_WORDS = {
   ln: 'natural logarithm of',
   log: 'logarithm of',
   exp: 'exponential of',
+  if: 'choice by',
 } as const;
 export type SpokenFunction = keyof typeof FUNCTION_WORDS;

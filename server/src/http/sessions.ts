@@ -36,7 +36,8 @@ class EndingStore extends PgStore {
       super.set(sid, data, done);
       return;
     }
-    const ends = new Date(data.cookie.expires ?? Date.now() + LIFE_DAYS * DAY_MS).valueOf() / 1000;
+    // Every session has an end: its cookie is made with one.
+    const ends = new Date(data.cookie.expires as Date | string).valueOf() / 1000;
     this.#pool.query('update session set sess = $1, expire = to_timestamp($2) where sid = $3', [data, ends, sid]).then(
       () => done?.(),
       (error: unknown) => done?.(error),

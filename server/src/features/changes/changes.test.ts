@@ -1,4 +1,4 @@
-import { BATCH_LIMIT, type Change, type ChangeResult } from '@sprell/contract';
+import { BATCH_LIMIT, NEW_ITEM, type Change, type ChangeResult } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { account, job, line, scale, setOut } from '../../db/schema.ts';
@@ -242,6 +242,17 @@ describe('the one path for writes', () => {
       // It says something else by now.
       { status: 'thing.conflict', of: 'scale', thing: { revision: 4 } },
     ]);
+  });
+
+  it('moves a row of a list whatever was changed of it meanwhile: the later place holds', async () => {
+    const itemId = uuidv7();
+    const row = { id: uuidv7(), kind: 'thing.add' as const, of: 'item' as const, thingId: itemId };
+    const { body } = await send([{ ...row, content: { ...NEW_ITEM, name: 'Decking', position: 'a1' } }]);
+    expect(body.results).toMatchObject([{ status: 'thing', thing: { revision: 1 } }]);
+    const of = { of: 'item' as const, thingId: itemId, base: 1 };
+    await send([{ ...of, id: uuidv7(), kind: 'thing.set', fields: { count: '12' }, was: { count: '' } }]);
+    const { body: moved } = await send([{ ...of, id: uuidv7(), kind: 'thing.move', position: 'a5' }]);
+    expect(moved.results).toMatchObject([{ status: 'thing', thing: { count: '12', position: 'a5', revision: 3 } }]);
   });
 
   it('takes a line that several devices send again, once, and what else it says for another version', async () => {

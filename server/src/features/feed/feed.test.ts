@@ -123,6 +123,24 @@ describe('the stream of a job', () => {
     await late.close();
   });
 
+  it('lets nobody in any more once it ends, and ends those who listen', async () => {
+    const feed = new JobFeed(test.url, pino({ level: 'silent' }));
+    await feed.start();
+    expect(feed.isListening()).toBe(true);
+    let isShut = false;
+    feed.listen({
+      jobId,
+      accountId: owner.accountId,
+      changed: () => undefined,
+      shut: () => {
+        isShut = true;
+      },
+    } as unknown as Listener);
+    feed.endAll();
+    expect([feed.isListening(), isShut]).toEqual([false, true]);
+    await feed.close();
+  });
+
   it('waits for no database any more once it is closed', async () => {
     vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
     try {

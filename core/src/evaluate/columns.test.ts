@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { foldEntry } from '../evaluate/fold.ts';
+import { foldEntry } from './fold.ts';
 import { parse } from '../notation/parser.ts';
 import { LENGTH, PLAIN } from '../units/dimension.ts';
-import { CHANGED, Columns, compile, LEFT_TO_THE_TREE, SAME } from './program.ts';
+import { CHANGED, Columns, compile, LEFT_TO_THE_TREE, SAME } from './columns.ts';
 
 /** Lines #1 to #9 stand in slots 0 to 8; there are no marks. */
 const SLOTS = { line: (number: number) => (number <= 9 ? number - 1 : undefined), mark: () => undefined };

@@ -1,6 +1,6 @@
 import { gcdNumber } from '../base/bigint.ts';
 import type { Expr } from '../notation/ast.ts';
-import { combineDimensions } from '../evaluate/quick.ts';
+import { combineDimensions } from './quick.ts';
 import { ADD, combineSmall, DIVIDE, MULTIPLY, small, SUBTRACT } from '../number/small-fraction.ts';
 import { isOrdinary, type Dimension } from '../units/dimension.ts';
 

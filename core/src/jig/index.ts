@@ -1,0 +1,11 @@
+export * from './jig.ts';
+export { readJig, type JigPlace, type JigTrouble, type ReadJig } from './read-jig.ts';
+export { runOver, valuesBetween, MOST_VALUES, type OverValue } from './run-over.ts';
+export { runChecks, type CheckOutcome } from './run-checks.ts';
+export { writtenSteps, type WrittenStep } from './written-steps.ts';
+export { callEntry } from './call-entry.ts';
+export { jigFromLines, type ChosenLine, type DraftJig, type KnownValue, type LinesAround } from './from-lines.ts';
+export { figuresIn, figureToInput, type Figure } from './figures.ts';
+export { SHIPPED_JIGS } from './shipped-jigs.ts';
+export { runJig } from '../evaluate/evaluate.ts';
+export type { JigRun, StepOutcome } from '../evaluate/run-program.ts';
