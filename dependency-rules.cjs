@@ -148,7 +148,7 @@ module.exports = {
       from: { pathNot: `^(core|benchmarks)/|${TESTS}`, path: '^(contract|server|web|simulator|e2e|tools)/' },
       to: {
         path: '^core/src/',
-        pathNot: '^core/src/(((mend|spoken|spoken/heard|conversation|quantities)/)?index|spoken/heard/said)\\.ts$',
+        pathNot: '^core/src/(((mend|spoken|spoken/heard|conversation|quantities|jig)/)?index|spoken/heard/said)\\.ts$',
       },
     },
     {

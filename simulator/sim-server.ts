@@ -64,6 +64,7 @@ export class SimServer {
           currency: '$',
           bareNumbers: 'plain' as const,
           moneyRounded: 'row' as const,
+          holds: 'work' as const,
         },
       },
       lines: new Map(),

@@ -51,7 +51,7 @@ describe('a copy of a job', () => {
     const figures = { thousands: true, decimalComma: true, currency: '€', bareNumbers: 'mm', moneyRounded: 'total' };
     const [, said, ...rest] = copied({ ...figures, tags: ['roof'], archived: true, deleted: true });
     expect(said).toMatchObject({ kind: 'job.set', fields: { ...figures, tags: ['roof'] } });
-    expect(Object.keys(said?.['fields'] as object)).toHaveLength(6);
+    expect(Object.keys(said?.['fields'] as object)).toHaveLength(7);
     expect(rest).toEqual([]);
     for (const one of [
       { thousands: true },

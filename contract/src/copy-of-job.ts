@@ -61,8 +61,8 @@ export function copyOfJob(job: JobWire, title: string, newId: () => string): rea
       return deleted ? [add, { id: newId(), kind: 'line.delete', lineId, base: add.id }] : [add];
     });
   // Marks come before the lines that name them.
-  const { tags, thousands, decimalComma, currency, bareNumbers, moneyRounded } = job;
-  const said = { tags, thousands, decimalComma, currency, bareNumbers, moneyRounded };
+  const { tags, thousands, decimalComma, currency, bareNumbers, moneyRounded, holds } = job;
+  const said = { tags, thousands, decimalComma, currency, bareNumbers, moneyRounded, holds };
   const isUsual = Object.entries(said).every(
     ([name, value]) => JSON.stringify(value) === JSON.stringify(NEW_JOB[name as keyof typeof NEW_JOB]),
   );

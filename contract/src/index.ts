@@ -7,7 +7,7 @@ export { asOneLine, asText, LABEL_LIMIT } from './text.ts';
 export { positionWire } from './wire/position.ts';
 export { lineWire, type LineKind, type LineWire } from './wire/line.ts';
 export { readingWire, type ReadingWire } from './wire/reading.ts';
-export { CURRENCIES, TAG_LIMIT, type JobFields } from './wire/job-fields.ts';
+export { CURRENCIES, HOLDS, TAG_LIMIT, type JobFields } from './wire/job-fields.ts';
 export { DELETED_KEPT_DAYS, jobFieldsOf, namedFields, NEW_JOB } from './job-fields.ts';
 export type { Content, Kind, Thing } from './kinds/kind.ts';
 export { KINDS } from './kinds/registry.ts';
@@ -55,6 +55,8 @@ export {
   type Role,
 } from './endpoints/jobs.ts';
 export { copyOfJob } from './copy-of-job.ts';
+export { jigFileOf } from './jig-file-text.ts';
+export { JIG_FILE_LIMIT, jigFileWire, jigSetOf, type JigFileProblem, type JigFileRead } from './jig-file.ts';
 export { NEW_ITEM, type ItemContent } from './kinds/item/new-item.ts';
 export * from './endpoints/account.ts';
 export * from './endpoints/members.ts';

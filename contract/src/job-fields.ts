@@ -10,6 +10,7 @@ export const NEW_JOB: Omit<JobFields, 'title'> = {
   currency: '$',
   bareNumbers: 'plain',
   moneyRounded: 'row',
+  holds: 'work',
 };
 
 const NAMES = ['title', ...Object.keys(NEW_JOB)] as readonly (keyof JobFields)[];

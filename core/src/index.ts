@@ -13,7 +13,7 @@ export { ABOUT_UNITS } from './units/unit-about.ts';
 export { UNITS, unitById, type Unit, type UnitId } from './units/unit-table.ts';
 export { scan, tokensOf } from './notation/scanner.ts';
 export { parse, isTaken, type Parsed } from './notation/parser.ts';
-export type { Entry } from './notation/ast.ts';
+export type { Entry, JigProgram, JigPrograms } from './notation/ast.ts';
 export { labelColon } from './notation/label.ts';
 export { repeatedStep } from './notation/next-step.ts';
 export { bracketsAt, rolesOf, type RoledToken, type TokenRole } from './notation/token-roles.ts';
@@ -85,6 +85,7 @@ export { referencesOf } from './slate/references.ts';
 export {
   fromStored,
   storedIds,
+  storedJigs,
   storedMade,
   toStored,
   withOtherIds,

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { KindWire } from './kind-wire.ts';
 import { itemWire } from './item/wire.ts';
+import { jigWire } from './jig/wire.ts';
 import { markWire } from './mark/wire.ts';
 import { scaleWire } from './scale/wire.ts';
 import { sectionWire } from './section/wire.ts';
@@ -17,6 +18,7 @@ const WIRES = {
   version: versionWire,
   tax: taxWire,
   item: itemWire,
+  jig: jigWire,
 };
 type Wires = typeof WIRES;
 export const KIND_WIRES: readonly KindWire[] = Object.values(WIRES);

@@ -11,6 +11,9 @@ export const titleWire = words(120);
 /** Most tags of a job, and most characters of one. */
 export const TAG_LIMIT = { count: 12, length: 40 } as const;
 
+/** What a job can be for. */
+export const HOLDS = ['work', 'jigs'] as const;
+
 /** Signs that an entry reads as money. */
 export const CURRENCIES = ['$', '€', '£'] as const;
 
@@ -35,6 +38,8 @@ const FIELDS = {
   bareNumbers: z.enum(BARE_UNITS),
   /** The step at which money of a take-off is rounded to the coin. */
   moneyRounded: z.enum(ROUNDED_AT),
+  /** What it is for: work, or the jigs of an account, which are kept in a job of their own that no list of jobs shows. */
+  holds: z.enum(HOLDS),
 };
 
 export const jobFieldsWire = z.object(FIELDS);

@@ -35,8 +35,7 @@ function slateOf(sources: readonly string[]): { readonly slate: Slate; readonly 
     },
     beforePosting: (number) => {
       const line = slate.lineNumbered(number);
-      const name = line?.parsed.entry?.assignment?.name;
-      const lines = slate.markLines(name);
+      const lines = slate.markLines(line?.parsed.entry?.assignment?.name ?? 'none');
       const before = lines[lines.findIndex((one) => one.line.number === number) - 1]?.result;
       return known(before?.ok ? before.quantity : undefined);
     },

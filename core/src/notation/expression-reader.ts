@@ -4,7 +4,7 @@ import type { Span } from '../base/span.ts';
 import type { Binary, Compare, Expr, Percent } from './ast.ts';
 import { STOP, type Cursor } from './cursor.ts';
 import { readRun, refuseArguments } from './function-arguments.ts';
-import { functionInfo, isFunctionName, RESERVED_WORDS, type FunctionName } from './functions.ts';
+import { functionInfo, isFunctionName, JIG_GONE, RESERVED_WORDS, type FunctionName } from './functions.ts';
 import { jigCallAt, readJigCall } from './jig-call-reader.ts';
 import { refuseRest } from './leftover.ts';
 import { isNumberStart, moneyOf, readNumber, readNumberOrMeasure, readUnitsBehind } from './measure-reader.ts';
@@ -332,6 +332,7 @@ function readWord(c: Cursor): Expr {
     return c.refuse('unit.without_number', span, { unit: c.text() }, [
       { label: `1 ${c.text()}`, entry: c.rewritten(span.start, span.start, '1 ') },
     ]);
+  if (word === JIG_GONE) return c.refuse('jig.gone', span, {});
   if (RESERVED_WORDS.has(word) || word === 'per') return refuseAsOperand(c);
   return readName(c);
 }

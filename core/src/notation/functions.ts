@@ -49,6 +49,9 @@ export function functionInfo(name: FunctionName): FunctionInfo {
 /** Words that only say what a number counts: 2 ea. A mark of the job that is called so wins. */
 export const COUNT_WORDS: ReadonlySet<string> = new Set(['ea', 'each', 'pc', 'pcs', 'piece', 'pieces']);
 
+/** What is shown of a jig that is not in the job any more. */
+export const JIG_GONE = 'jig_gone';
+
 /** Words with a meaning of their own, which no mark may take as a name. Units and functions are taken besides. */
 export const RESERVED_WORDS: ReadonlySet<string> = new Set([
   'x',
@@ -67,4 +70,5 @@ export const RESERVED_WORDS: ReadonlySet<string> = new Set([
   'no',
   // What is shown of a mark that is not there any more.
   'mark_gone',
+  JIG_GONE,
 ]);

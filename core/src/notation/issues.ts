@@ -29,6 +29,7 @@ declare module '../base/issue.ts' {
     'directive.too_fine': object;
     'directive.kind': { readonly target: string; readonly kind: string };
     'range.step': object;
+    'jig.gone': object;
     'jig.answer_unknown': { readonly jig: string; readonly answer: string; readonly answers: string };
     'jig.input_unknown': { readonly jig: string; readonly input: string; readonly takes: string };
     'jig.input_twice': { readonly input: string };
@@ -65,6 +66,7 @@ export const NOTATION_SENTENCES = {
   'directive.kind': ({ target, kind }) =>
     `${withArticle(kind).replace(/^a/, 'A')} cannot be read in “${target}”; name a unit of its own kind.`,
   'range.step': () => 'A step has to be more than zero; give one such as 1/8".',
+  'jig.gone': () => 'The jig that this used is not in this job any more; bring it back, or write the sum out.',
   'jig.answer_unknown': ({ jig, answer, answers }) => `“${jig}” has no answer called “${answer}”; it has ${answers}.`,
   'jig.input_unknown': ({ jig, input, takes }) => `“${jig}” takes nothing called “${input}”; it takes ${takes}.`,
   'jig.input_twice': ({ input }) => `“${input}” is given twice; leave one of the two out.`,

@@ -58,3 +58,17 @@ function namesSeen(source: string, options: ScanOptions): readonly NamedPlace[] 
   }
   return places;
 }
+
+/** Where an entry names a jig: the word before the bracket. Of an entry that cannot be read as well. */
+export function jigsNamedIn(source: string, options: ScanOptions): readonly (Span & { readonly name: string })[] {
+  if (!options.jigs?.size || !source.includes('(')) return [];
+  const { count, kinds, starts, ends } = scan(source, options);
+  const places: (Span & { readonly name: string })[] = [];
+  for (let at = 0; at + 1 < count; at += 1) {
+    if ((kinds[at] !== WORD && kinds[at] !== NAME) || kinds[at + 1] !== OPEN) continue;
+    const [start, end] = [starts[at] as number, ends[at] as number];
+    const name = source.slice(start, end);
+    if (options.jigs.get(name.toLowerCase())) places.push({ start, end, name });
+  }
+  return places;
+}

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { fromStored, storedIds, storedMade, toStored, withOtherIds } from './stored-references.ts';
+import { DECKS, programOf } from '../testing/jigs.ts';
+import { fromStored, storedIds, storedJigs, storedMade, toStored, withOtherIds } from './stored-references.ts';
 
 const ids = new Map([1, 2, 12].map((number) => [number, `00000000-0000-4000-8000-${`${number}`.padStart(12, '0')}`]));
 const marks = new Map(
@@ -90,5 +91,39 @@ describe('a reference', () => {
     expect(withOtherIds(stored, (id) => id.replace('0000-4000', '1111-4111'))).toBe(
       stored.replaceAll('0000-4000', '1111-4111'),
     );
+  });
+});
+
+describe('jigs in stored entries', () => {
+  const ID = '00000000-0000-7000-8000-000000000001';
+  const jigs = new Map([['decks', programOf(DECKS)]]);
+  const ids = {
+    lineId: () => undefined,
+    markId: () => undefined,
+    jigId: (name: string) => (/^decks$/i.test(name) ? ID : undefined),
+  };
+  const named = (name: string | undefined) => ({
+    lineNumber: () => undefined,
+    markName: () => undefined,
+    jigName: () => name,
+  });
+
+  it.each([
+    [`2 * decks(12')`, `2 * %{${ID}}(12')`],
+    [`rest from Decks(width = 12')`, `rest from %{${ID}}(width = 12')`],
+    [`decks: decks(12') + 10%`, `decks: %{${ID}}(12') + 10%`],
+    // What cannot be read keeps it too; a mark of that name is none.
+    [`5' 4' decks(12'`, `5' 4' %{${ID}}(12'`],
+    ['decks * 2', 'decks * 2'],
+  ])('%s', (entry, stored) => {
+    expect(toStored(entry, ids, { jigs })).toBe(stored);
+    expect(fromStored(stored, named('decks'))).toBe(entry.replace('Decks(', 'decks('));
+    expect(storedJigs(stored)).toEqual(stored.includes('%{') ? [ID] : []);
+  });
+
+  it('show another name where the jig is called otherwise, and say so where it is gone', () => {
+    expect(fromStored(`%{${ID}}(12')`, named('boards'))).toBe(`boards(12')`);
+    expect(fromStored(`%{${ID}}(12')`, named(undefined))).toBe(`jig_gone(12')`);
+    expect(withOtherIds(`%{${ID}}(12')`, () => 'other')).toBe(`%{other}(12')`);
   });
 });

@@ -1,3 +1,4 @@
+import { HOLDS } from '@sprell/contract';
 import { MEASURES, PRICE_UNIT_IDS, ROUNDED_AT } from '@sprell/core/quantities';
 import { getTableName, sql } from 'drizzle-orm';
 import {
@@ -106,6 +107,7 @@ export const oneTimeCode = pgTable('one_time_code', {
 export const lengthStyle = pgEnum('length_style', ['ft-in', 'in', 'ft', 'in-dec', 'yd', 'm', 'cm', 'mm']);
 export const bareNumbers = pgEnum('bare_numbers', ['plain', 'mm', 'in']);
 export const moneyRounded = pgEnum('money_rounded', ROUNDED_AT);
+export const jobHolds = pgEnum('job_holds', HOLDS);
 export const roundingDirection = pgEnum('rounding_direction', ['nearest', 'up', 'down']);
 
 export const fractionTerms = pgEnum('fraction_terms', ['lowest', 'held']);
@@ -145,6 +147,8 @@ export const job = pgTable(
     bareNumbers: bareNumbers('bare_numbers').notNull().default('plain'),
     /** The step at which money of the take-off is rounded to the coin. */
     moneyRounded: moneyRounded('money_rounded').notNull().default('row'),
+    /** Work, or the jigs of its owner. */
+    holds: jobHolds('holds').notNull().default('work'),
     /** When something was last changed in it. */
     changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
     createdAt,
@@ -346,6 +350,24 @@ export const item = pgTable(
   (table) => thingKeys('item', table),
 );
 
+/** A version of a jig, whole, as a file: nobody changes a part of one (docs/decisions/0033). */
+export const jig = pgTable(
+  'jig',
+  {
+    ...thingRow(),
+    jig: uuid('jig').notNull(),
+    version: integer('version').notNull(),
+    name: text('name').notNull(),
+    title: text('title').notNull(),
+    file: text('file').notNull(),
+  },
+  (table) => [
+    ...thingKeys('jig', table),
+    check('jig_named', sql`${table.name} <> '' and ${table.title} <> ''`),
+    check('jig_version', sql`${table.version} > 0`),
+  ],
+);
+
 export const changeKind = pgEnum('change_kind', [
   'line.add',
   'line.words',
@@ -375,6 +397,7 @@ export const THING_TABLES: Readonly<Record<string, ThingTable>> = {
   version: listVersion,
   tax,
   item,
+  jig,
 };
 export type ThingTable = PgTable & Record<'id' | 'jobId' | 'revision' | 'createdAt' | 'deletedAt', PgColumn>;
 

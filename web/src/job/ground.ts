@@ -1,4 +1,5 @@
 import type { Change, KeptThing, LineChange, LineWire, ThingChange } from '@sprell/contract';
+import type { JigPrograms } from '@sprell/core';
 import { v7 as uuidv7 } from 'uuid';
 import type { Device } from '../adapters/device.ts';
 import type { JobHead, LocalWrite, Own } from '../adapters/local/local-store.ts';
@@ -20,6 +21,7 @@ export class Ground {
   readonly #head: Cell<JobHead | undefined>;
   readonly #failure: Cell<string | undefined>;
   readonly #words: Cell<ReadonlySet<string>>;
+  readonly #jigs: Cell<JigPrograms>;
   /** By the id of a line or thing: the change of ours that its state comes from, while its revision is not known yet. */
   #pending = new Map<string, string>();
   /** What this device wrote last, and what it knew then. */
@@ -34,6 +36,7 @@ export class Ground {
     this.#head = holder.cell<JobHead | undefined>(undefined);
     this.#failure = holder.cell<string | undefined>(undefined);
     this.#words = holder.cell<ReadonlySet<string>>(new Set());
+    this.#jigs = holder.cell<JigPrograms>(new Map());
     this.reading = new JobReading({
       holder,
       memory: device.memory,
@@ -44,6 +47,7 @@ export class Ground {
         return { thousands, decimalComma, currency };
       },
       words: () => this.#words.value,
+      jigs: () => this.#jigs.value,
       // Jobs that this device knew before there was such a choice say nothing of it.
       bareOfJob: () => (this.head as Partial<JobHead> | undefined)?.bareNumbers,
       setOfJob: (reading) => {
@@ -74,6 +78,14 @@ export class Ground {
   }
   set words(words: ReadonlySet<string>) {
     this.#words.value = words;
+  }
+
+  /** Jigs that entries of the job may use, ready to run. */
+  get jigs(): JigPrograms {
+    return this.#jigs.value;
+  }
+  set jigs(jigs: JigPrograms) {
+    this.#jigs.value = jigs;
   }
 
   /** Something that could not be done: a sentence for the person. */

@@ -12,6 +12,8 @@ export type { MarksMet } from './marks-met.ts';
 export { sizeWords, type JobMark } from './marks.ts';
 export type { JobScale } from './scales.ts';
 export type { SetOut } from './set-outs.ts';
+export type { ChangedLine, KeptJig } from './jigs.ts';
+export type { JigShelf, ShelfJig } from './jig-shelf.ts';
 export type { ScaleContent } from './undo-stack.ts';
 export { changedStyle, type ReadingChange } from './reading.ts';
 export {

@@ -8,6 +8,7 @@ import { plainHolder, type Cell, type Holder } from './holder.ts';
 import { OpenJob } from './open-job.ts';
 import { Outbox, type KeepState } from './outbox.ts';
 import type { JobPart } from './job-parts.ts';
+import type { JigShelf } from './jig-shelf.ts';
 import type { JobPlan } from './new-job.ts';
 import { firstReading } from './reading.ts';
 import { WrittenHere } from './written-here.ts';
@@ -29,6 +30,8 @@ export class Jobs {
   readonly #outbox: Outbox;
   readonly #written: WrittenHere;
   readonly #following: Following;
+  readonly #holder: Holder;
+  #shelf: Promise<JigShelf> | undefined;
   readonly #ends = new AbortController();
   readonly #asked: string | undefined;
   #starting: Promise<void> | undefined;
@@ -38,6 +41,7 @@ export class Jobs {
   /** @param asked the job to open first */
   constructor(device: Device, holder: Holder = plainHolder, asked?: string) {
     this.#device = device;
+    this.#holder = holder;
     this.#asked = asked;
     this.#list = holder.cell<readonly ListedJob[]>([]);
     this.#isFirst = holder.cell(false);
@@ -87,13 +91,13 @@ export class Jobs {
     document.addEventListener('visibilitychange', lookAgain, { signal });
   }
 
-  /** All of them, also those that are put away or deleted: the one used last first. */
+  /** All of them, also those that are put away or deleted: the one used last first. What holds an account's jigs is none. */
   get list(): readonly ListedJob[] {
-    return this.#list.value;
+    return this.#list.value.filter(isWork);
   }
   /** Those to choose from. */
   get current(): readonly ListedJob[] {
-    return this.#list.value.filter(({ archived, deleted }) => !archived && !deleted);
+    return this.list.filter(({ archived, deleted }) => !archived && !deleted);
   }
   /** Where the changes of this device stand. */
   get keepState(): KeepState {
@@ -122,6 +126,39 @@ export class Jobs {
     await this.#written.done;
     await this.#listHere();
     return (await this.#device.store()).waitingByJob();
+  }
+
+  /** The jigs of the account. They come when they are first asked for. */
+  shelf(): Promise<JigShelf> {
+    this.#shelf ??= import('./jig-shelf.ts').then(async ({ JigShelf }) => {
+      const shelf = new JigShelf({
+        device: this.#device,
+        holder: this.#holder,
+        heads: async () => {
+          await this.#written.done;
+          const heads = await (await this.#device.store()).heads();
+          return heads.filter((head) => !isWork(head) && !head.deleted && head.role === 'own');
+        },
+        make: async () => {
+          const { newJob } = await import('./new-job.ts');
+          const { head, whats } = newJob({ title: 'Jigs', reading: firstReading(), fields: { holds: 'jigs' } });
+          for (const what of whats) this.#written.keep(what, head);
+          await this.#written.done;
+          return head;
+        },
+        write: async (what, head) => {
+          this.#written.keep(what, head);
+          await this.#written.done;
+        },
+      });
+      await shelf.look();
+      return shelf;
+    });
+    return this.#shelf;
+  }
+  /** Others of this person's devices may have changed them. */
+  async #lookAtShelf(): Promise<void> {
+    await (await this.#shelf)?.look();
   }
 
   /** Makes a new job and opens it: here at once, on the server with its first change. @returns its id */
@@ -164,7 +201,7 @@ export class Jobs {
       fields.deleted === undefined ? {} : { deletedAt: fields.deleted ? new Date().toISOString() : null };
     const changed: JobHead = { ...head, ...fields, ...deletedAt };
     if (isOpen) this.open.ground.head = changed;
-    this.#list.value = this.list.map((one) => (one.id === jobId ? { ...one, ...changed } : one));
+    this.#list.value = this.#list.value.map((one) => (one.id === jobId ? { ...one, ...changed } : one));
     this.#written.keep({ change: { id: uuidv7(), kind: 'job.set', fields } }, changed);
     await this.#written.done;
     if (isOpen && fields.deleted === true) await this.#openAnother();
@@ -289,6 +326,7 @@ export class Jobs {
         await local.count(listed.map(countsOf));
         for (const head of heads) if (!theirs.has(head.id)) await this.#notThere(head);
         await this.#listHere();
+        await this.#lookAtShelf();
       })();
       void rest.catch(() => undefined);
     } catch (error) {
@@ -358,3 +396,6 @@ const countsOf = ({ id, lines, people, changedAt, deletedAt }: JobSummary) => ({
   ...{ id, people, changedAt, deletedAt },
   lineCount: lines,
 });
+
+/** Jobs that this device knew before there was such a choice are work. */
+const isWork = (head: JobHead): boolean => (head as Partial<JobHead>).holds !== 'jigs';

@@ -60,7 +60,11 @@ function wireOf(said: JobFields & { readonly reading: ReadingWire }, from: JobPl
   const parts = from?.parts ?? new Set<JobPart>();
   const lines = from?.job.lines ?? [];
   const things = Object.entries(from?.job.things ?? {}).map(([kind, list]) => {
-    const isWanted = parts.has(OWN_PART[kind] ?? 'lines') || (kind === 'mark' && parts.has('marks'));
+    // A jig comes with whatever may use it.
+    const isWanted =
+      parts.has(OWN_PART[kind] ?? 'lines') ||
+      (kind === 'mark' && parts.has('marks')) ||
+      (kind === 'jig' && parts.size > 0);
     return [kind, isWanted ? list : []] as const;
   });
   const wanted = parts.has('lines') ? lines : parts.has('marks') ? linesOfMarks(lines) : [];

@@ -6,6 +6,7 @@ import { Conflicts } from './conflicts.ts';
 import { Ground } from './ground.ts';
 import { HeldEntries } from './held-entries.ts';
 import type { Holder } from './holder.ts';
+import { JobJigs } from './jigs.ts';
 import { LineEdits } from './line-edits.ts';
 import { Marks } from './marks.ts';
 import { MarksApart } from './marks-apart.ts';
@@ -43,6 +44,7 @@ export class OpenJob {
   readonly marks: Marks;
   readonly scales: Scales;
   readonly setOuts: SetOuts;
+  readonly jigs: JobJigs;
   readonly lines: LineEdits;
   readonly conflicts: Conflicts;
   readonly refusals: Refusals;
@@ -60,6 +62,7 @@ export class OpenJob {
     this.things = new JobThings(ground, this.undoLog, (kind) => {
       if (kind === 'mark') this.slate.followMarks();
       if (kind === 'item') this.slate.followRows();
+      if (kind === 'jig') this.slate.followJigs();
     });
     this.slate = new SlateLines(ground, this.things, () => {
       this.marks.follow();
@@ -68,6 +71,7 @@ export class OpenJob {
     this.marks = new Marks(ground, this.slate);
     this.scales = new Scales(ground, this.slate, this.things);
     this.setOuts = new SetOuts(ground, this.slate, this.things);
+    this.jigs = new JobJigs(ground, this.slate, this.things);
     this.conflicts = new Conflicts(ground, this.slate, (line) => {
       this.#addAgain(line);
     });
@@ -137,6 +141,7 @@ export class OpenJob {
       for (const thing of list) if (!loose.has(thing.id)) this.things.put({ kind, thing });
     if ((things['mark'] ?? []).length > 0) this.slate.followMarks();
     if ((things['item'] ?? []).length > 0) this.slate.followRows();
+    if ((things['jig'] ?? []).length > 0) this.slate.followJigs();
     const there = new Set([...lines, ...allThings(things)].map(({ id }) => id));
     this.slate.together(() => {
       for (const line of lines) this.slate.take(line, loose.has(line.id));

@@ -1,5 +1,5 @@
 import type { JobFields, ReadingWire } from '@sprell/contract';
-import { DEFAULT_STYLE, parseRational, type BareUnit, type ReadingStyle } from '@sprell/core';
+import { DEFAULT_STYLE, parseRational, type BareUnit, type JigPrograms, type ReadingStyle } from '@sprell/core';
 import type { Memory } from '../adapters/local-memory.ts';
 import type { Cell, Holder } from './holder.ts';
 
@@ -13,8 +13,8 @@ export function changedStyle(style: ReadingStyle, change: ReadingChange): Readin
   return { ...style, ...rest, ...(step === undefined ? {} : { metricStep: step }) };
 }
 
-const withWords = (style: ReadingStyle, names: ReadonlySet<string>): ReadingStyle =>
-  names.size === 0 ? style : { ...style, names };
+const withWords = (style: ReadingStyle, names: ReadonlySet<string>, jigs: JigPrograms): ReadingStyle =>
+  names.size + jigs.size === 0 ? style : { ...style, names, jigs };
 
 /** Where building is done in feet and inches. */
 const FEET_AND_INCHES = new Set(['US', 'CA', 'LR', 'MM']);
@@ -44,6 +44,8 @@ interface JobThatReads {
   setOfJob(reading: ReadingWire): void;
   /** Marks that are called by a word of the language. */
   words(): ReadonlySet<string>;
+  /** Jigs that its entries may use. */
+  jigs(): JigPrograms;
 }
 
 /** How the open job reads: what it says itself, and before that what was chosen for every job on this device. */
@@ -61,6 +63,7 @@ export class JobReading {
       withWords(
         { ...changedStyle(changedStyle(DEFAULT_STYLE, job.ofJob() ?? {}), this.#forAll.value), ...job.figures() },
         job.words(),
+        job.jigs(),
       ),
     );
   }

@@ -4,15 +4,18 @@ import {
   fromStored,
   toStored,
   storedMade,
+  type JigPrograms,
   type Scope,
   type Slate,
   type SlateLine,
   type WorkedLine,
 } from '@sprell/core';
+import type { JigSet } from '@sprell/core/jig';
 import { v7 as uuidv7 } from 'uuid';
 import { saysTheSame } from '../adapters/local/settled.ts';
 import type { Ground } from './ground.ts';
 import type { Cell } from './holder.ts';
+import { JigNames } from './jig-names.ts';
 import { isOldMark, MarkNames, newMarkId, oldMarkId } from './mark-names.ts';
 import { RowNames } from './row-names.ts';
 import { RowsInOrder } from './rows-in-order.ts';
@@ -28,6 +31,7 @@ interface Drawn {
   /** The number of a line, the name of a mark: they are others where the rows are others. */
   lineNumber(id: string): number | undefined;
   markName(id: string): string | undefined;
+  jigName(id: string): string | undefined;
 }
 
 /** The lines of the open job with their results, in their order, and the changes that a single line can have. */
@@ -36,6 +40,7 @@ export class SlateLines {
   readonly #things: JobThings;
   readonly #names = new MarkNames();
   readonly #rowNames = new RowNames();
+  readonly #jigs = new JigNames();
   #rowsAreOthers = true;
   readonly #drawn: Cell<Drawn>;
   readonly #changed: Cell<ReadonlySet<string>>;
@@ -43,8 +48,9 @@ export class SlateLines {
   readonly #inOrder = new RowsInOrder((line) => this.#toRow(line));
   #lines = new Map<string, LineWire>();
   #keeper = new SlateKeeper(DEFAULT_STYLE, () => undefined);
-  /** The words of the job's own that the graph reads by. */
+  /** The words of the job's own that the graph reads by, and the jigs. */
   #readWith: ReadonlySet<string> = new Set();
+  #readWithJigs: JigPrograms = new Map();
   #nextNumber = 1;
   /** What landed from here is what the next entry goes on from, whatever others put on the slate meanwhile. */
   #landedHere: string | undefined;
@@ -130,7 +136,8 @@ export class SlateLines {
     const idOf = (number: number) =>
       here?.deleted === false && here.number === number ? here.id : this.#keeper.slate.lineNumbered(number)?.line.id;
     const markId = (name: string) => this.#names.idOf(name) ?? (namesRows ? this.#namesOfRows().idOf(name) : undefined);
-    return toStored(source, { lineId: idOf, markId }, this.#ground.reading.style);
+    const jigId = (name: string) => this.#jigs.idOf(name);
+    return toStored(source, { lineId: idOf, markId, jigId }, this.#ground.reading.style);
   }
   /** A stored entry as it is shown and typed. */
   shown(stored: string): string {
@@ -188,6 +195,23 @@ export class SlateLines {
     this.#show();
   }
 
+  /** Jigs came, or are others: entries that use them read and reckon otherwise. */
+  followJigs(): void {
+    if (!this.#jigs.update(this.#things.list('jig'))) return;
+    this.#ground.jigs = this.#jigs.programs;
+    this.#loadGraph();
+    this.#inOrder.allChanged();
+    this.#show();
+  }
+  /** What entries call a jig of the job. */
+  jigName(id: string): string | undefined {
+    return this.#jigs.nameOf(id);
+  }
+  /** A jig of the job with all that it uses; undefined for one that is not here, or cannot be read. */
+  jigSet(id: string): JigSet | undefined {
+    return this.#jigs.setOf(id);
+  }
+
   #updateNames(): ReadonlySet<string> {
     const made = new Set<string>();
     for (const line of this.#lines.values()) {
@@ -221,6 +245,7 @@ export class SlateLines {
     if (!isSame) this.#landedHere = undefined;
     this.#updateNames();
     this.followRows();
+    if (this.#jigs.update(this.#things.list('jig'))) this.#ground.jigs = this.#jigs.programs;
     this.#beginGraph();
     this.#changed.value = new Set();
     this.#loadGraph();
@@ -340,11 +365,12 @@ export class SlateLines {
     });
     this.#keeper.slate.goOnFrom(this.#landedHere);
     this.#readWith = this.#ground.words;
+    this.#readWithJigs = this.#ground.jigs;
   }
 
   #loadGraph(): void {
-    // Every entry may read otherwise where the job has another word of its own.
-    if (this.#readWith !== this.#ground.words) this.#beginGraph();
+    // Every entry may read otherwise where the job has another word of its own, or another jig.
+    if (this.#readWith !== this.#ground.words || this.#readWithJigs !== this.#ground.jigs) this.#beginGraph();
     const standing = [...this.#lines.values()].filter((line) => !line.deleted).filter(isWorked);
     this.#keeper.load(standing.map((line) => this.#toSlateLine(line)));
   }
@@ -380,6 +406,7 @@ export class SlateLines {
       graph: this.#keeper.slate,
       lineNumber: (id) => this.#lines.get(id)?.number ?? undefined,
       markName: (id) => this.#names.nameOf(id) ?? this.#namesOfRows().nameOf(id),
+      jigName: (id) => this.#jigs.nameOf(id),
     };
   }
 

@@ -113,6 +113,7 @@ const writing = prepared((db) => {
       title = ${given('title')}, tags = array(select json_array_elements_text(${given('tags')})),
       archived = ${given('archived')}, thousands = ${given('thousands')}, decimal_comma = ${given('decimalComma')},
       currency = ${given('currency')}, bare_numbers = ${given('bareNumbers')}, money_rounded = ${given('moneyRounded')},
+      holds = ${given('holds')},
       deleted_at = ${given('deletedAt')}, changed_at = now()
     where id = ${given('jobId')} and revision = ${given('before')} returning id`);
   return db
@@ -125,13 +126,23 @@ const writing = prepared((db) => {
 /** @returns whether it was written: the job was still at the revision `before` */
 export async function write(db: Database, before: number, { job: row, ...rows }: Written): Promise<boolean> {
   const { id: jobId, revision, nextNumber, lengthStyle, finest, metricStep, rounding, fractions } = row;
-  const { title, tags, archived, thousands, decimalComma, currency, bareNumbers, moneyRounded, deletedAt } = row;
+  const { title, tags, archived, thousands, decimalComma, currency, bareNumbers, moneyRounded, holds, deletedAt } = row;
   const [done] = await writing(db).execute({
     lines: JSON.stringify(rows.lines),
     ...Object.fromEntries(THING_KINDS.map((kind) => [`things_${kind}`, JSON.stringify(rows.things[kind])])),
     changes: JSON.stringify(rows.changes),
     ...{ jobId, before, revision, nextNumber, lengthStyle, finest, metricStep, rounding, fractions },
-    ...{ title, tags: JSON.stringify(tags), archived, thousands, decimalComma, currency, bareNumbers, moneyRounded },
+    ...{
+      title,
+      tags: JSON.stringify(tags),
+      archived,
+      thousands,
+      decimalComma,
+      currency,
+      bareNumbers,
+      moneyRounded,
+      holds,
+    },
     deletedAt: deletedAt?.toISOString() ?? null,
   });
   return done !== undefined;

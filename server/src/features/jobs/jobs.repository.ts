@@ -33,11 +33,12 @@ export function readingToWire({ lengthStyle, finest, metricStep, rounding, fract
 }
 
 export function jobFieldsToWire(row: JobRow): JobFields {
-  const { title, tags, archived, thousands, decimalComma, currency, bareNumbers, moneyRounded, deletedAt } = row;
+  const { title, tags, archived, thousands, decimalComma, currency, bareNumbers, moneyRounded, holds, deletedAt } = row;
   return {
     ...{ title, tags, archived, thousands, decimalComma, currency: currency as JobFields['currency'] },
     bareNumbers,
     moneyRounded,
+    holds,
     deleted: deletedAt !== null,
   };
 }

@@ -54,7 +54,7 @@ describe('a job that others are invited to', () => {
     await accept(other, await invited('edit')).expect(200);
     const { body } = await owner.browser.get(`/api/jobs/${jobId}/members`).expect(200);
     expect(body).toEqual([{ accountId: other.accountId, email: null, role: 'edit' }]);
-    await owner.browser.delete(`/api/jobs/${jobId}/members/${other.accountId}`).expect(200);
+    await owner.browser.delete(`/api/jobs/${jobId}/members/${other.accountId}`).expect(200, { done: true });
     expect(codeOf(await send(other.browser, aLine(1)).expect(404))).toBe('job.not_found');
     const link = await invited('edit');
     await accept(other, link).expect(200);
@@ -82,7 +82,7 @@ describe('a job that others are invited to', () => {
 
   it('is opened by a link no longer when that is taken back or too old', async () => {
     const withdrawn = await invited('edit');
-    await owner.browser.delete(`/api/jobs/${jobId}/invitations`).expect(200);
+    await owner.browser.delete(`/api/jobs/${jobId}/invitations`).expect(200, { done: true });
     expect(codeOf(await accept(other, withdrawn).expect(404))).toBe('code.unknown');
     const old = await invited('edit');
     await test.database.pool.query(`update invitation set expires_at = now() - interval '1 second'`);
