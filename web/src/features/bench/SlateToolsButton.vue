@@ -24,7 +24,7 @@ const emit = defineEmits<{ toggle: [] }>();
 .slate-tools {
   display: none;
 }
-@media (max-width: 760px) {
+@media (max-width: 760px), (max-width: 1023px) and (max-height: 480px) {
   .slate-tools {
     display: flex;
     flex-direction: column;

@@ -449,4 +449,15 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
     margin: 0;
   }
 }
+@media (min-width: 761px) and (max-height: 500px) {
+  .tools {
+    flex-wrap: nowrap;
+    overflow-x: auto;
+    overscroll-behavior: contain;
+    padding-block: 3px;
+  }
+  .tools > * {
+    flex: none;
+  }
+}
 </style>

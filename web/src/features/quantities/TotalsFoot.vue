@@ -142,4 +142,22 @@ dd {
     justify-content: flex-start;
   }
 }
+/* A phone on its side: the list is what one came for. */
+@media (min-width: 761px) and (max-height: 500px) {
+  .foot {
+    padding-block: 2px;
+  }
+  dl > div {
+    display: flex;
+    align-items: baseline;
+    gap: 8px;
+  }
+  dl > :not(.sum, .grand),
+  .notes {
+    display: none;
+  }
+  .grand dd {
+    font-size: 24px;
+  }
+}
 </style>

@@ -430,7 +430,7 @@ defineExpose({
   color: var(--ink-soft);
 }
 /* Where room is short the tools come when they are called. */
-@media (max-width: 760px) {
+@media (max-width: 760px), (max-width: 1023px) and (max-height: 480px) {
   .tools:not(.shown) {
     display: none;
   }
