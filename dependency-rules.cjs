@@ -80,6 +80,7 @@ const webFeatures = {
   scale: [],
   'setting-out': [],
   quantities: [],
+  jigs: [],
   spoken: [],
   account: [],
   comfort: [],

@@ -19,7 +19,12 @@ async function build() {
 }
 
 try {
-  await buildIfChanged(at('dist', 'reckon.stamp'), [at('core', 'src'), at('tools', 'reckon')], bundle, build);
+  await buildIfChanged(
+    at('dist', 'reckon.stamp'),
+    [at('core', 'src'), at('contract', 'src'), at('tools', 'reckon')],
+    bundle,
+    build,
+  );
   const { main } = await import(pathToFileURL(bundle).href);
   process.exitCode = await main(process.argv.slice(2));
 } catch (error) {

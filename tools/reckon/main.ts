@@ -19,6 +19,8 @@ export async function main(args: readonly string[]): Promise<number> {
     process.stderr.write(`${options.problem}\n`);
     return 2;
   }
+  // The validator that it needs would keep every other call waiting.
+  if (options.jig !== undefined) return (await import('./run-jig-file.ts')).runJigFile(options.jig, options);
   const session = new Session(options.style);
   const answerSaid = phrasesOf(options.style);
   let errors = 0;

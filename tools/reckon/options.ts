@@ -6,16 +6,19 @@ export interface ReckonArguments {
   /** Entries are phrases, as they are said. */
   readonly spoken: boolean;
   readonly style: ReadingStyle;
+  /** A jig file to run; the entries are its inputs then, as name=entry. */
+  readonly jig: string | undefined;
   /** Entries given as arguments; with none, standard input is read. */
   readonly entries: readonly string[];
 }
 
-export const USAGE = `bin/reckon [--json] [--spoken] [--style ${LENGTH_STYLES.join('|')}] [--finest 1/16] [--round nearest|up|down] [ENTRY …]`;
+export const USAGE = `bin/reckon [--json] [--spoken] [--style ${LENGTH_STYLES.join('|')}] [--finest 1/16] [--round nearest|up|down] [--jig FILE] [ENTRY …]`;
 
 /** The arguments read, or a sentence that says which one is wrong. */
 export function readArguments(args: readonly string[]): ReckonArguments | { readonly problem: string } {
   let json = false;
   let spoken = false;
+  let jig: string | undefined;
   let style: ReadingStyle = DEFAULT_STYLE;
   const entries: string[] = [];
   for (let index = 0; index < args.length; index += 1) {
@@ -28,7 +31,10 @@ export function readArguments(args: readonly string[]): ReckonArguments | { read
     const value = () => inline ?? args[(index += 1)] ?? '';
     if (name === '--json') json = true;
     else if (name === '--spoken') spoken = true;
-    else if (name === '--style') {
+    else if (name === '--jig') {
+      jig = value();
+      if (jig === '') return { problem: '--jig takes a jig file.' };
+    } else if (name === '--style') {
       const wanted = value();
       if (!isLengthStyle(wanted))
         return { problem: `--style takes one of ${LENGTH_STYLES.join(', ')}; it was given "${wanted}".` };
@@ -49,7 +55,7 @@ export function readArguments(args: readonly string[]): ReckonArguments | { read
     } else if (/^--[a-z]/.test(argument)) return { problem: `There is no option ${name}.\n${USAGE}` };
     else entries.push(argument);
   }
-  return { json, spoken, style, entries };
+  return { json, spoken, style, jig, entries };
 }
 
 /** --style=mm as a name and a value; an entry that begins with a minus sign is no option. */

@@ -2,6 +2,7 @@ export * from './jig.ts';
 export { readJig, type JigPlace, type JigTrouble, type ReadJig } from './read-jig.ts';
 export { runOver, valuesBetween, MOST_VALUES, type OverValue } from './run-over.ts';
 export { runChecks, type CheckOutcome } from './run-checks.ts';
+export { fixedValue } from './fixed-value.ts';
 export { writtenSteps, type WrittenStep } from './written-steps.ts';
 export { callEntry } from './call-entry.ts';
 export { jigFromLines, type ChosenLine, type DraftJig, type KnownValue, type LinesAround } from './from-lines.ts';

@@ -1,6 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router';
 import { accountRoutes } from '../features/account/index.ts';
 import { benchRoutes } from '../features/bench/index.ts';
+import { jigsRoutes } from '../features/jigs/index.ts';
 import { jobsRoutes } from '../features/jobs/index.ts';
 import { helpRoutes } from '../features/help/index.ts';
 import { quantitiesRoutes } from '../features/quantities/index.ts';
@@ -16,6 +17,7 @@ export const router = createRouter({
     ...scaleRoutes,
     ...settingOutRoutes,
     ...quantitiesRoutes,
+    ...jigsRoutes,
     ...jobsRoutes,
     ...accountRoutes,
     ...helpRoutes,

@@ -1,5 +1,6 @@
 import type { Change, KeptThing, LineChange, LineWire, ThingChange } from '@sprell/contract';
-import type { JigPrograms } from '@sprell/core';
+import type { JigProgram, JigPrograms } from '@sprell/core';
+import type { JigSet } from '@sprell/core/jig';
 import { v7 as uuidv7 } from 'uuid';
 import type { Device } from '../adapters/device.ts';
 import type { JobHead, LocalWrite, Own } from '../adapters/local/local-store.ts';
@@ -13,15 +14,23 @@ export interface LeftBehind {
   readonly thing?: KeptThing;
 }
 
+/** A jig that the job has not got yet, ready to run. */
+export interface JigAtHand {
+  readonly set: JigSet;
+  readonly program: JigProgram;
+}
+
 /** What all parts of the open job share: its head, who may change it, and the way out for changes. */
 export class Ground {
   readonly device: Device;
   readonly holder: Holder;
   readonly reading: JobReading;
+  readonly #jigsHere: { readonly value: JigPrograms };
   readonly #head: Cell<JobHead | undefined>;
   readonly #failure: Cell<string | undefined>;
   readonly #words: Cell<ReadonlySet<string>>;
   readonly #jigs: Cell<JigPrograms>;
+  readonly #jigsAtHand: Cell<ReadonlyMap<string, JigAtHand>>;
   /** By the id of a line or thing: the change of ours that its state comes from, while its revision is not known yet. */
   #pending = new Map<string, string>();
   /** What this device wrote last, and what it knew then. */
@@ -37,6 +46,14 @@ export class Ground {
     this.#failure = holder.cell<string | undefined>(undefined);
     this.#words = holder.cell<ReadonlySet<string>>(new Set());
     this.#jigs = holder.cell<JigPrograms>(new Map());
+    this.#jigsAtHand = holder.cell<ReadonlyMap<string, JigAtHand>>(new Map());
+    this.#jigsHere = holder.derived((): JigPrograms => {
+      const { jigs, jigsAtHand } = this;
+      if (jigsAtHand.size === 0) return jigs;
+      const all = new Map([...jigsAtHand].map(([name, { program }]) => [name, program]));
+      for (const name of jigs.keys()) all.set(name, jigs.get(name) as JigProgram);
+      return all;
+    });
     this.reading = new JobReading({
       holder,
       memory: device.memory,
@@ -47,7 +64,7 @@ export class Ground {
         return { thousands, decimalComma, currency };
       },
       words: () => this.#words.value,
-      jigs: () => this.#jigs.value,
+      jigs: () => this.#jigsHere.value,
       // Jobs that this device knew before there was such a choice say nothing of it.
       bareOfJob: () => (this.head as Partial<JobHead> | undefined)?.bareNumbers,
       setOfJob: (reading) => {
@@ -86,6 +103,14 @@ export class Ground {
   }
   set jigs(jigs: JigPrograms) {
     this.#jigs.value = jigs;
+  }
+
+  /** Jigs of the account, which an entry may name: one that is kept brings them into the job. */
+  get jigsAtHand(): ReadonlyMap<string, JigAtHand> {
+    return this.#jigsAtHand.value;
+  }
+  set jigsAtHand(jigs: ReadonlyMap<string, JigAtHand>) {
+    this.#jigsAtHand.value = jigs;
   }
 
   /** Something that could not be done: a sentence for the person. */

@@ -47,6 +47,9 @@ export class JigNames {
   get programs(): JigPrograms {
     return this.#programs;
   }
+  get names(): readonly string[] {
+    return [...this.#nameOf.values()];
+  }
   nameOf(id: string): string | undefined {
     return this.#nameOf.get(id);
   }

@@ -25,6 +25,8 @@ export interface ShelfJobs {
   heads(): Promise<readonly JobHead[]>;
   /** Makes a job that holds jigs, and returns its head. */
   make(): Promise<JobHead>;
+  /** Entries may name these. */
+  offer(sets: readonly JigSet[]): void;
   /** Writes a change down on this device, from where it is sent. */
   write(what: LocalWrite, head: JobHead): Promise<void>;
 }
@@ -66,6 +68,7 @@ export class JigShelf {
       kept.push(...things.filter(({ deleted }) => !deleted).map((thing) => ({ ...thing, head })));
     }
     this.#kept.value = kept;
+    this.#jobs.offer(this.list.map(({ set }) => set));
   }
 
   /** Keeps a jig: as it is where it has a version that is not here yet, else as the next one. @returns it as it was kept */

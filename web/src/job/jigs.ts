@@ -1,8 +1,7 @@
 import { jigFileOf } from '@sprell/contract';
-import { nameFromLabel, Slate, storedJigs, type JigProgram, type LineResult } from '@sprell/core';
+import { Slate, storedJigs, type JigProgram, type LineResult } from '@sprell/core';
 import { readJig, type JigSet } from '@sprell/core/jig';
-import { v7 as uuidv7 } from 'uuid';
-import type { Ground } from './ground.ts';
+import type { Ground, JigAtHand } from './ground.ts';
 import type { SlateLines } from './slate-lines.ts';
 import { isWorked } from './slate-row.ts';
 import type { JobThings } from './things.ts';
@@ -61,12 +60,23 @@ export class JobJigs {
     const { jig } = set;
     const here = this.list.find((one) => one.jig === jig.id);
     if (here) return here.name;
-    if (this.#ground.refusesReader()) return undefined;
-    const id = uuidv7();
-    const taken = this.list.map(({ name }) => name);
-    const name = nameFromLabel(jig.name, taken) ?? jig.name;
-    const said = { jig: jig.id, version: jig.version, name, title: jig.title, file: jigFileOf(set) };
-    return this.#things.addAlong('jig', id, said) ? name : undefined;
+    return this.#ground.refusesReader() ? undefined : this.#slate.addJig(set);
+  }
+
+  /** Those that the job has not got, and entries may name all the same. */
+  get atHand(): readonly { readonly name: string; readonly title: string; readonly set: JigSet }[] {
+    return [...this.#ground.jigsAtHand.values()].map(({ set }) => ({ name: set.jig.name, title: set.jig.title, set }));
+  }
+
+  /** Jigs that entries of any job may name from now on: those of the account. */
+  offer(sets: readonly JigSet[]): void {
+    const atHand = new Map<string, JigAtHand>();
+    for (const set of sets) {
+      const name = set.jig.name.toLowerCase();
+      const program = atHand.has(name) ? undefined : readJig(set).program;
+      if (program) atHand.set(name, { set, program });
+    }
+    this.#ground.jigsAtHand = atHand;
   }
 
   /** Takes another version of a jig for everything in the job that uses it, as one step that can be undone. */

@@ -146,6 +146,9 @@ export class Jobs {
           await this.#written.done;
           return head;
         },
+        offer: (sets) => {
+          this.open.jigs.offer(sets);
+        },
         write: async (what, head) => {
           this.#written.keep(what, head);
           await this.#written.done;

@@ -1,6 +1,6 @@
 import { Slate, type SlateLine } from '@sprell/core';
 import { heavyWork } from '../adapters/heavy-work.ts';
-import type { SlateChange, SlateWorker, WorkedResults } from './slate-worker.ts';
+import type { SlateChange, SlateOptions, SlateWorker, WorkedResults } from './slate-worker.ts';
 
 /** Lines with values past small rationals at which a change may take longer than a frame. */
 const HEAVY_LINES = 300;
@@ -36,7 +36,7 @@ function startWorker(): Recalculator | undefined {
  */
 export class SlateKeeper {
   readonly slate: Slate;
-  readonly #options: { readonly decimalComma: boolean };
+  readonly #options: SlateOptions;
   readonly #onChanged: (ids: readonly string[]) => void;
   readonly #makeWorker: () => Recalculator | undefined;
   #worker: Recalculator | undefined;
@@ -49,7 +49,7 @@ export class SlateKeeper {
   #isDisposed = false;
 
   constructor(
-    options: { readonly decimalComma: boolean },
+    options: SlateOptions,
     onChanged: (ids: readonly string[]) => void,
     makeWorker: () => Recalculator | undefined = startWorker,
   ) {

@@ -1,7 +1,9 @@
-import { type LineWire } from '@sprell/contract';
+import { jigFileOf, type LineWire } from '@sprell/contract';
 import {
   DEFAULT_STYLE,
   fromStored,
+  jigsNamedIn,
+  nameFromLabel,
   toStored,
   storedMade,
   type JigPrograms,
@@ -136,8 +138,25 @@ export class SlateLines {
     const idOf = (number: number) =>
       here?.deleted === false && here.number === number ? here.id : this.#keeper.slate.lineNumbered(number)?.line.id;
     const markId = (name: string) => this.#names.idOf(name) ?? (namesRows ? this.#namesOfRows().idOf(name) : undefined);
+    this.#bringJigs(source);
     const jigId = (name: string) => this.#jigs.idOf(name);
     return toStored(source, { lineId: idOf, markId, jigId }, this.#ground.reading.style);
+  }
+  /** Jigs that an entry names and the job has not got come into it: an entry that is kept keeps them. */
+  #bringJigs(source: string): void {
+    const { jigsAtHand, isReader, reading } = this.#ground;
+    if (jigsAtHand.size === 0 || isReader) return;
+    for (const { name } of jigsNamedIn(source, reading.style)) {
+      const atHand = jigsAtHand.get(name.toLowerCase());
+      if (atHand && this.#jigs.idOf(name) === undefined) this.addJig(atHand.set);
+    }
+  }
+  /** Adds a jig to the job, under a name that is free. @returns what entries call it; undefined where it could not be added */
+  addJig(set: JigSet): string | undefined {
+    const { id: jig, version, title, name: wanted } = set.jig;
+    const id = uuidv7();
+    const name = nameFromLabel(wanted, this.#jigs.names) ?? wanted;
+    return this.#things.addAlong('jig', id, { jig, version, name, title, file: jigFileOf(set) }) ? name : undefined;
   }
   /** A stored entry as it is shown and typed. */
   shown(stored: string): string {
@@ -360,7 +379,9 @@ export class SlateLines {
 
   #beginGraph(): void {
     this.#keeper.dispose();
-    this.#keeper = new SlateKeeper(this.#ground.reading.style, (ids) => {
+    // Of the job's own: what is only at hand here is not what others see.
+    const { jigs } = this.#ground;
+    this.#keeper = new SlateKeeper({ ...this.#ground.reading.style, jigs }, (ids) => {
       this.#showChanged(ids);
     });
     this.#keeper.slate.goOnFrom(this.#landedHere);

@@ -4,6 +4,9 @@ import { Slate, type LineResult, type SlateLine } from '@sprell/core';
 
 let slate = new Slate();
 
+/** How entries are read, and the jigs that they may use: plain data. */
+export type SlateOptions = NonNullable<ConstructorParameters<typeof Slate>[0]>;
+
 export type WorkedResults = readonly (readonly [id: string, result: LineResult])[];
 
 /** A line that is new or different, or one that is gone. */
@@ -17,7 +20,7 @@ function resultsOf(ids: readonly string[]): WorkedResults {
 }
 
 const api = {
-  load(lines: readonly SlateLine[], options: { readonly decimalComma: boolean }): WorkedResults {
+  load(lines: readonly SlateLine[], options: SlateOptions): WorkedResults {
     slate = new Slate(options);
     slate.load(lines);
     return resultsOf(lines.map(({ id }) => id));

@@ -2,13 +2,14 @@
 /** The main screen: slate, entry, reading, keys and story stick together. */
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, watch } from 'vue';
 import { useEventListener, useMediaQuery } from '@vueuse/core';
+import { useRouter } from 'vue-router';
 import type { LineWire } from '@sprell/contract';
 import { Apart } from '../../ui/Apart.ts';
 import { afterPaint } from '../../ui/after-paint.ts';
 import { forDrawing } from '../../ui/drawn.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import { useComfort } from '../../live/comfort.store.ts';
-import { nameOf, type ReadingChange, type WorkedRow } from '../../job/index.ts';
+import { nameOf, type ReadingChange, type SlateRow, type WorkedRow } from '../../job/index.ts';
 import { useSpokenPanel } from '../../live/spoken.store.ts';
 import { useAloud } from '../../live/aloud.ts';
 import { useOwnKeys } from '../../live/own-keys.ts';
@@ -31,6 +32,7 @@ import { withWords } from './reading/reading-change.ts';
 import ReadingPanel from './reading/ReadingPanel.vue';
 import { useReckoning } from './reckoning.ts';
 import { awaitLines, behindLines } from '../../ui/behind-lines.ts';
+import { beginJig } from '../../live/jig-draft.ts';
 import { useScaleAtHand } from './scale-at-hand.ts';
 import SlateToolsButton from './SlateToolsButton.vue';
 import { useSteps } from './steps.ts';
@@ -68,6 +70,13 @@ watch(
   },
   { immediate: true },
 );
+/** Lines as a jig, which is finished in the room of the jigs. */
+const router = useRouter();
+async function makeJig(rows: readonly SlateRow[]): Promise<void> {
+  const { jigOfLines } = await import('./slate/jig-of-lines.ts');
+  beginJig(jigOfLines(rows, job.slate.graph, job.style));
+  await router.push('/jigs');
+}
 const hand = useHand();
 const { comfort, putAway } = useComfort();
 const isTouch = useMediaQuery('(pointer: coarse)');
@@ -309,6 +318,7 @@ onMounted(async () => {
           @rest="goOnInEntry"
           @clear="job.lines.clear()"
           @gather="(...going) => job.lines.gather(...going)"
+          @jig="makeJig"
           @remove-chosen="(ids) => job.lines.clear(ids)"
           @print="isPrinting = true"
           @land="landText"

@@ -1,6 +1,7 @@
 /** What a word being typed may become: marks, functions and units, each with a line that says what it is. */
 import type { Completion, CompletionContext, CompletionResult } from '@codemirror/autocomplete';
 import { ABOUT_FUNCTIONS, ABOUT_UNITS, FUNCTIONS, UNITS, type FunctionName, type UnitId } from '@sprell/core';
+import { jigsOffered } from '../../live/jigs-offered.ts';
 
 export interface NamedMark {
   readonly name: string;
@@ -33,6 +34,17 @@ const words: readonly Completion[] = [
   { label: 'pi', info: 'π, exact until it is read', type: 'word' },
 ];
 
+/** Jigs that an entry may name, by what they are called. */
+const jigs = (): readonly Suggestion[] =>
+  jigsOffered().map(({ name, title, inputs }) => ({
+    label: name,
+    detail: `(${inputs.join('; ')})`,
+    info: title,
+    type: 'function',
+    boost: 1,
+    apply: `${name}(`,
+  }));
+
 /** All that a word may become: marks first. */
 export function allNames(marks: readonly NamedMark[]): readonly Suggestion[] {
   const named = marks.map(({ name, reading }): Suggestion => ({
@@ -42,7 +54,7 @@ export function allNames(marks: readonly NamedMark[]): readonly Suggestion[] {
     type: 'mark',
     boost: 2,
   }));
-  return [...named, ...functions, ...units, ...words];
+  return [...named, ...jigs(), ...functions, ...units, ...words];
 }
 
 /** What the word at the cursor may be as a name for what is being written: a label, of old or new, or a mark. */

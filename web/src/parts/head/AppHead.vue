@@ -3,7 +3,9 @@
 import { Mic, Redo2, Settings2, Undo2 } from 'lucide-vue-next';
 import { computed, onMounted } from 'vue';
 import PlainButton from '../../ui/PlainButton.vue';
+import { behindLines } from '../../ui/behind-lines.ts';
 import { useComfort } from '../../live/comfort.store.ts';
+import { fetchJigs } from '../../live/jigs-offered.ts';
 import { useSpokenPanel } from '../../live/spoken.store.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
 import JobPicker from './JobPicker.vue';
@@ -26,6 +28,8 @@ const says = computed(() => (props.ownSteps ? props.undoSays : job.steps.undoSay
 
 onMounted(async () => {
   if (job.head === undefined) await jobs.start();
+  // Entries may name the jigs of the account.
+  void behindLines(fetchJigs);
 });
 
 function undo(): void {

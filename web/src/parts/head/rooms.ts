@@ -1,5 +1,15 @@
 /** The rooms, in the order in which a job goes through them, as they are called and where they are. */
-import { BookOpen, Calculator, Folders, ListChecks, PencilRuler, Ruler, TriangleRight, Users } from 'lucide-vue-next';
+import {
+  Blocks,
+  BookOpen,
+  Calculator,
+  Folders,
+  ListChecks,
+  PencilRuler,
+  Ruler,
+  TriangleRight,
+  Users,
+} from 'lucide-vue-next';
 import type { Component } from 'vue';
 
 export interface Room {
@@ -16,6 +26,7 @@ export const ROOMS: readonly Room[] = [
   { path: '/stick', word: 'Story stick', about: 'Every mark of the job', icon: Ruler },
   { path: '/scales', word: 'Scale rule', about: 'Sizes on drawings', icon: PencilRuler },
   { path: '/quantities', word: 'Quantities', about: 'What to buy, and what it costs', icon: ListChecks },
+  { path: '/jigs', word: 'Jigs', about: 'Sums saved with their inputs', icon: Blocks },
   { path: '/jobs', word: 'Jobs', about: 'All jobs, and a new one', icon: Folders },
   { path: '/help', word: 'Help', about: 'How to write an entry', icon: BookOpen },
 ];

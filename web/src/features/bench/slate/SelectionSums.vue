@@ -21,6 +21,8 @@ const emit = defineEmits<{
   sum: [entry: string];
   all: [];
   remove: [];
+  /** They are to be a calculation that can be run again. */
+  jig: [];
   done: [];
   /** They are to go elsewhere: the line is touched next, or the foot said. */
   place: [];
@@ -103,6 +105,13 @@ const clipboard = useClipboard({ legacy: true, copiedDuring: 4000 });
         }}</PlainButton>
         <PlainButton data-test="move-chosen" @click="emit('place')">Move</PlainButton>
         <PlainButton data-test="head-chosen" @click="isNaming = true">Under a heading</PlainButton>
+        <PlainButton
+          v-if="usable.length > 0"
+          title="A calculation to be run again"
+          data-test="jig-chosen"
+          @click="emit('jig')"
+          >Make a jig</PlainButton
+        >
         <PlainButton data-test="delete-chosen" @click="emit('remove')">Delete</PlainButton>
       </template>
       <PlainButton data-test="done-selecting" @click="emit('done')">Done</PlainButton>

@@ -56,6 +56,8 @@ const emit = defineEmits<{
   removeChosen: [lineIds: ReadonlySet<string>];
   /** Lines go together above another, or to the foot; under a heading where words are given. */
   gather: [lineIds: ReadonlySet<string>, beforeId: string | undefined, heading?: string];
+  /** Lines are to be a jig. */
+  jig: [rows: readonly SlateRow[]];
   clear: [];
   redo: [];
   /** What was opened is done with. */
@@ -99,6 +101,11 @@ const choosing = useChoosing({
   gather: (...going) => emit('gather', ...going),
 });
 const { chosen: selection, chosenRows: selectedRows, isPlacing: placing } = choosing;
+
+function makeJig(): void {
+  emit('jig', selectedRows.value);
+  selection.value = undefined;
+}
 
 const virtualizer = useVirtualizer(
   computed(() => ({
@@ -317,6 +324,7 @@ defineExpose({
       @to-foot="choosing.place(undefined)"
       @heading="choosing.head"
       @remove="deleting.removeChosen(selection, choosing.end)"
+      @jig="makeJig"
       @done="selection = undefined"
     />
     <TakeOffQuestion
