@@ -13,7 +13,7 @@ const file = computed(() => jigSetOf(props.text));
 const troubles = computed(() => (file.value.ok ? readJig(file.value.value).troubles : []));
 const where = ({ part, index, jig }: { part: string; index: number; jig: string | undefined }) =>
   `${jig === undefined ? '' : `in ${jig}, `}${part === 'jig' ? 'the jig' : `${part} ${index + 1}`}`;
-function keep(): void {
+function saveIt(): void {
   if (!file.value.ok) return;
   emit('keep', file.value.value);
   emit('leave');
@@ -49,7 +49,7 @@ function keep(): void {
     </div>
     <template #answers>
       <PlainButton @click="emit('leave')">Cancel</PlainButton>
-      <PlainButton v-if="file.ok && troubles.length === 0" leading data-test="keep-file" @click="keep"
+      <PlainButton v-if="file.ok && troubles.length === 0" leading data-test="save-from-file" @click="saveIt"
         >Save with your jigs</PlainButton
       >
     </template>

@@ -84,7 +84,7 @@ async function remove(): Promise<void> {
 }
 const undo = shallowRef<() => Promise<void>>();
 const undoTitle = ref('');
-async function bringBack(): Promise<void> {
+async function undoDelete(): Promise<void> {
   await undo.value?.();
   undo.value = undefined;
 }
@@ -121,7 +121,7 @@ async function openFile(): Promise<void> {
         </div>
         <p v-if="undo" class="undo">
           “{{ undoTitle }}” is deleted.
-          <button type="button" data-test="bring-back" @click="bringBack">Undo</button>
+          <button type="button" data-test="undo-delete" @click="undoDelete">Undo</button>
         </p>
         <JigList :jigs="all" :in-job="job.jigs.list" :chosen="jig" />
       </aside>
@@ -142,8 +142,8 @@ async function openFile(): Promise<void> {
             <PlainButton v-if="isKept" data-test="edit-jig" @click="edit"
               ><Pencil :size="18" aria-hidden="true" />{{ chosen.isShipped ? 'Edit a copy' : 'Edit' }}</PlainButton
             >
-            <PlainButton v-else data-test="keep-jig" @click="keep(set)">Save with your jigs</PlainButton>
-            <PlainButton title="The jig as a file, to give to others" data-test="jig-to-file" @click="toFile"
+            <PlainButton v-else data-test="save-with-yours" @click="keep(set)">Save with your jigs</PlainButton>
+            <PlainButton title="The jig as a file, to give to others" data-test="save-as-file" @click="toFile"
               ><FileDown :size="18" aria-hidden="true" />Save as a file</PlainButton
             >
             <PlainButton v-if="isKept && !chosen.isShipped" data-test="delete-jig" @click="isDeleting = true"

@@ -39,8 +39,8 @@ const [from, to, step] = [field('from'), field('to'), field('step')];
 
 /** From half of the value that is there now to twice as much, in steps that a person would take. */
 const offered = computed(() => {
-  const now = given.value?.quantity;
-  return now && proposedRange(now, given.value?.input.whole === true, job.style);
+  const { quantity, input } = given.value ?? {};
+  return quantity && input && proposedRange(quantity, input.whole, job.style);
 });
 
 function quantityIn(text: string, otherwise: string | undefined): Quantity | undefined {
