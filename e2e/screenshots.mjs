@@ -57,13 +57,6 @@ const withKeys = async (page) => {
   await page.waitForSelector('[data-test=dock]');
 };
 
-/** The marks and the chart of what stepping off would do, beneath the drawing. */
-const drift = async (page) => {
-  await openKept('Balusters')(page);
-  await page.waitForSelector('.chart canvas');
-  await page.$eval('.chart', (chart) => chart.scrollIntoView({ block: 'end' }));
-};
-
 /** Every shape that the demo jobs keep, its drawing with its sizes, on one sheet. */
 const allShapes = async (page) => {
   const ids = await page.evaluate(async () => (await (await fetch('/api/jobs')).json()).map(({ id }) => id));
@@ -117,7 +110,6 @@ const PICTURES = [
   },
   { name: 'stick-phone', ...PHONE, prepare: screen('/stick') },
   { name: 'setting-out', ...DESK, prepare: screen('/setting-out/rafter', openKept('Common rafters')) },
-  { name: 'setting-out-spacing', ...DESK, prepare: screen('/setting-out/spacing-gaps', drift) },
   { name: 'setting-out-phone', ...PHONE, prepare: screen('/setting-out/arc', withKeys) },
   { name: 'setting-out-shapes', width: 1280, height: 1090, prepare: allShapes },
   {
@@ -146,6 +138,16 @@ const PICTURES = [
     ...PHONE,
     prepare: screen('/quantities', async (page) => {
       await page.waitForSelector('[data-card]');
+    }),
+  },
+  {
+    name: 'jigs',
+    ...DESK,
+    prepare: screen('/jigs', async (page) => {
+      await page.click('[data-jig=decking]');
+      await page.waitForSelector('[data-answer=boards]');
+      await page.type('[data-field=width] input', 'rail');
+      await page.type('[data-field=run] input', `12' 6"`);
     }),
   },
   {

@@ -3,7 +3,7 @@ import type { Issue } from '../base/issue.ts';
 import type { Span } from '../base/span.ts';
 import type { Expr, JigCall } from '../notation/ast.ts';
 import type { JigProgram, ProgramInput, ProgramRepeat, ProgramStep, Take } from '../notation/ast.ts';
-import { makeRational, type Rational } from '../number/rational.ts';
+import { inLowestTerms, type Rational } from '../number/rational.ts';
 import { addValue, compareValue, multiplyValue } from '../number/value.ts';
 import { kindOf, PLAIN } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
@@ -118,7 +118,7 @@ class Runner {
   #at(slot: number): StepOutcome | undefined {
     const { num, den, dimension, isSmall } = this.#columns;
     if (isSmall[slot] !== 1) return this.#others[slot];
-    const value = makeRational(num[slot] as number, den[slot] as number);
+    const value = inLowestTerms(num[slot] as number, den[slot] as number);
     return { kind: 'quantity', quantity: { value, dimension: dimension[slot] as number } };
   }
 

@@ -164,6 +164,14 @@ export const ACCEPTED_FORMS: readonly FormGroup[] = [
     ],
   },
   {
+    title: 'Choosing',
+    rule: 'if takes the first value where its comparison holds, and the second where it does not. Both are of one kind.',
+    forms: [
+      form(`if(3' < 40"; 5"; 6")`, 'if(3′ < 40″; 5″; 6″)', '5″'),
+      form(`if(7 / 2 == 3; 1'; 2')`, 'if(7 ÷ 2 == 3; 1′; 2′)', '2′'),
+    ],
+  },
+  {
     title: 'Reading a line another way',
     rule: 'What follows to changes only how this line reads; its value stays exact.',
     forms: [

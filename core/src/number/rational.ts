@@ -60,6 +60,11 @@ export function makeRational(num: number | bigint, den: number | bigint = 1): Ra
   return d < 0n ? fromBigs(-n, -d) : fromBigs(n, d);
 }
 
+/** num/den known to be in lowest terms, den over 0, from whole doubles up to 2^53 - 1 in size, without a check. */
+export function inLowestTerms(num: number, den: number): Rational {
+  return raw(num, den);
+}
+
 /** A whole number known to be at most 2^53 - 1 in size, without a check. */
 export function wholeNumber(n: number): Rational {
   return raw(n, 1);

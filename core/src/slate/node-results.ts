@@ -1,5 +1,5 @@
 import { makeIssue } from '../base/issue.ts';
-import { makeRational } from '../number/rational.ts';
+import { inLowestTerms } from '../number/rational.ts';
 import type { Quantity } from '../units/quantity.ts';
 import { lineResult, type LineResult, type SlateNode } from './node.ts';
 import { Columns } from '../evaluate/columns.ts';
@@ -31,7 +31,7 @@ export class NodeResults {
   of(node: SlateNode): LineResult {
     if (node.isMade) return node.result;
     const { num, den, dimension } = this.columns;
-    const value = makeRational(num[node.slot] as number, den[node.slot] as number);
+    const value = inLowestTerms(num[node.slot] as number, den[node.slot] as number);
     node.result = lineResult({ kind: 'quantity', quantity: { value, dimension: dimension[node.slot] as number } });
     node.isMade = true;
     return node.result;

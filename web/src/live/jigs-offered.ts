@@ -13,11 +13,16 @@ let offered: () => readonly OfferedJig[] = () => [];
 /** Jigs that an entry may name: those of the job and those of the account. */
 export const jigsOffered = (): readonly OfferedJig[] => offered();
 
+/** From now on these are offered. */
+export function offerJigs(them: () => readonly OfferedJig[]): void {
+  offered = them;
+}
+
 /** Has the account's jigs come, behind what is wanted first. */
 export async function fetchJigs(): Promise<void> {
   const jobs = useJobs();
   await jobs.shelf();
-  offered = () => {
+  offerJigs(() => {
     const { list, atHand } = jobs.open.jigs;
     const here = list.flatMap(({ name, title, set }) => (set ? [{ name, title, set }] : []));
     const known = new Set(here.map(({ name }) => name.toLowerCase()));
@@ -26,5 +31,5 @@ export async function fetchJigs(): Promise<void> {
       title,
       inputs: set.jig.inputs.map((input) => input.name),
     }));
-  };
+  });
 }

@@ -51,3 +51,20 @@ describe('what is offered above the letters', () => {
     expect(faces(at('7″ + st'), labels).some((face) => face.endsWith(':'))).toBe(false);
   });
 });
+
+describe('jigs', () => {
+  it('are offered by their name and by the words of their title, and write their bracket', async () => {
+    const { offerJigs } = await import('../../live/jigs-offered.ts');
+    offerJigs(() => [{ name: 'decking', title: 'Boards and gaps', inputs: ['width'] }]);
+    try {
+      for (const typed of ['deck', 'boa', 'GAPS']) {
+        const [offer] = offersFor({ text: typed, from: typed.length, to: typed.length }, [], []);
+        expect([offer?.label, offer?.about]).toEqual(['decking', 'Boards and gaps']);
+        expect(offer?.take({ text: typed, from: typed.length, to: typed.length }).text).toBe('decking(');
+      }
+      expect(offersFor({ text: '', from: 0, to: 0 }, [], []).map(({ label }) => label)).not.toContain('decking');
+    } finally {
+      offerJigs(() => []);
+    }
+  });
+});

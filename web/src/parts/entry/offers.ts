@@ -19,14 +19,21 @@ export function offersFor(entry: EntryText, marks: readonly NamedMark[], labels:
   const said = entry.text.slice(0, entry.from);
   const begun = WORD.exec(said)?.[0] ?? '';
   const typed = begun.toLowerCase();
-  const words = allNames(marks).filter(({ label }) => label.toLowerCase().startsWith(typed) && label !== begun);
+  const words = allNames(marks).filter((word) => isFoundBy(word, typed) && word.label !== begun);
   return [
     ...words.slice(0, MOST).map((word) => offer(word, begun.length)),
     ...namings(entry.text, entry.from, labels).map((name) => offer(name, said.trimStart().length)),
   ];
 }
 
-function offer({ label, reading, info, apply }: Suggestion, replaces: number): Offer {
+/** A word that is shown otherwise than it is found, a jig, is found by any of its words. */
+function isFoundBy({ label, displayLabel }: Suggestion, typed: string): boolean {
+  const words = displayLabel === undefined ? [label] : typed === '' ? [] : label.split(' ');
+  return words.some((word) => word.toLowerCase().startsWith(typed));
+}
+
+function offer({ label: foundBy, displayLabel, reading, info, apply }: Suggestion, replaces: number): Offer {
+  const label = displayLabel ?? foundBy;
   const written = typeof apply === 'string' ? apply : label;
   const take = ({ text, from, to }: EntryText) => insert({ text, from: from - replaces, to }, written);
   return { label, reading, about: typeof info === 'string' ? info : '', take };

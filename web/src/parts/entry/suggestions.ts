@@ -34,10 +34,11 @@ const words: readonly Completion[] = [
   { label: 'pi', info: 'π, exact until it is read', type: 'word' },
 ];
 
-/** Jigs that an entry may name, by what they are called. */
+/** Jigs that an entry may name. They are found by the words of their titles as well: boards finds decking. */
 const jigs = (): readonly Suggestion[] =>
   jigsOffered().map(({ name, title, inputs }) => ({
-    label: name,
+    label: `${name} ${title}`,
+    displayLabel: name,
     detail: `(${inputs.join('; ')})`,
     info: title,
     type: 'function',

@@ -3,7 +3,7 @@
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { ChevronDown } from 'lucide-vue-next';
 import { useRoute } from 'vue-router';
-import { ROOMS } from './rooms.ts';
+import { isIn, ROOMS } from './rooms.ts';
 
 // It comes when it is first asked for; from then on it opens by its button.
 const RoomMenu = defineAsyncComponent(() => import('./RoomMenu.vue'));
@@ -23,6 +23,8 @@ const isWanted = ref(false);
       v-for="{ path, word, about } in ROOMS"
       :key="path"
       class="way"
+      :class="{ now: isIn(path, route.path) }"
+      :aria-current="isIn(path, route.path) ? 'page' : undefined"
       :to="{ path, query }"
       :title="about"
       :data-room="path"
@@ -66,7 +68,7 @@ const isWanted = ref(false);
 .way:hover {
   color: var(--chalk);
 }
-.way.router-link-exact-active {
+.way.now {
   border-bottom-color: var(--chalk);
   font-weight: 600;
 }

@@ -4,7 +4,7 @@ import { Mic, Settings2 } from 'lucide-vue-next';
 import { useRoute, useRouter, type LocationQueryRaw } from 'vue-router';
 import { useSpokenPanel } from '../../live/spoken.store.ts';
 import HeadMenu from './HeadMenu.vue';
-import { PEOPLE, ROOMS } from './rooms.ts';
+import { isIn, PEOPLE, ROOMS } from './rooms.ts';
 
 const props = defineProps<{ anchor: HTMLElement; query: LocationQueryRaw }>();
 const emit = defineEmits<{ settings: [] }>();
@@ -27,7 +27,7 @@ function go(path: string): void {
       :key="path"
       :command="path"
       :divided="path === '/jobs'"
-      :aria-current="path === route.path"
+      :aria-current="isIn(path, route.path)"
       :data-room="path"
     >
       <component :is="icon" :size="20" aria-hidden="true" />

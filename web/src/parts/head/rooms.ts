@@ -38,3 +38,7 @@ export const PEOPLE: Room = {
   about: 'Your other devices, and who sees this job',
   icon: Users,
 };
+
+/** Whether an address is in a room: a shape, a jig are within theirs. */
+export const isIn = (room: string, path: string): boolean =>
+  path === room || (room !== '/' && path.startsWith(`${room}/`));
