@@ -26,6 +26,7 @@ const floors = [
   'setting-out',
   'quantities',
   'jig',
+  'tables',
   'conversation',
 ];
 const below = {
@@ -45,6 +46,7 @@ const below = {
   stick: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'slate', 'drawing', 'scale'],
   'setting-out': ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'mend', 'drawing'],
   quantities: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'bare', 'slate', 'drawing'],
+  tables: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'drawing'],
   jig: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'bare', 'slate', 'stick'],
   conversation: [
     'base',
@@ -81,6 +83,7 @@ const webFeatures = {
   'setting-out': [],
   quantities: [],
   jigs: [],
+  tables: [],
   spoken: [],
   account: [],
   comfort: [],
@@ -149,7 +152,8 @@ module.exports = {
       from: { pathNot: `^(core|benchmarks)/|${TESTS}`, path: '^(contract|server|web|simulator|e2e|tools)/' },
       to: {
         path: '^core/src/',
-        pathNot: '^core/src/(((mend|spoken|spoken/heard|conversation|quantities|jig)/)?index|spoken/heard/said)\\.ts$',
+        pathNot:
+          '^core/src/(((mend|spoken|spoken/heard|conversation|quantities|jig|tables)/)?index|spoken/heard/said)\\.ts$',
       },
     },
     {

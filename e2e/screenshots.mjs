@@ -108,7 +108,6 @@ const PICTURES = [
       await page.click('[data-test=show-print]');
     }),
   },
-  { name: 'stick-phone', ...PHONE, prepare: screen('/stick') },
   { name: 'setting-out', ...DESK, prepare: screen('/setting-out/rafter', openKept('Common rafters')) },
   { name: 'setting-out-phone', ...PHONE, prepare: screen('/setting-out/arc', withKeys) },
   { name: 'setting-out-shapes', width: 1280, height: 1090, prepare: allShapes },
@@ -148,6 +147,14 @@ const PICTURES = [
       await page.waitForSelector('[data-answer=boards]');
       await page.type('[data-field=width] input', 'rail');
       await page.type('[data-field=run] input', `12' 6"`);
+    }),
+  },
+  {
+    name: 'tables',
+    ...DESK,
+    prepare: screen('/tables', async (page) => {
+      await page.type('[data-field=any] input', '238 mm');
+      await page.waitForSelector('[data-test=near]');
     }),
   },
   {

@@ -129,6 +129,11 @@ describe('jigs', () => {
     await bench.click('[data-test=save-jig]');
     await bench.page.waitForSelector('[data-test=newer]');
     expect(await answer(bench, 'posts')).toBe('6');
+    // The line says so too, and leads here.
+    await bench.room('/');
+    await bench.page.waitForSelector('[data-test=newer-jig]');
+    await bench.click('[data-line]:has([data-test=newer-jig]) [data-test=dots]');
+    await bench.click('[data-test=its-jig]');
     await bench.click('[data-test=what-changes]');
     await bench.page.waitForFunction(() =>
       document.querySelector('[data-test=newer] li')?.textContent.includes('becomes 7'),

@@ -1,6 +1,7 @@
 export * from './jig.ts';
 export { readJig, type JigPlace, type JigTrouble, type ReadJig } from './read-jig.ts';
-export { runOver, valuesBetween, MOST_VALUES, type OverValue } from './run-over.ts';
+export { runOver, type OverValue } from './run-over.ts';
+export { valuesBetween, MOST_VALUES } from '../units/values-between.ts';
 export { runChecks, type CheckOutcome } from './run-checks.ts';
 export { fixedValue } from './fixed-value.ts';
 export { writtenSteps, type WrittenStep } from './written-steps.ts';

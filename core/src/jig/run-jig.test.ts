@@ -12,7 +12,8 @@ import { makeRational } from '../number/rational.ts';
 import { plainNumber, quantityIn } from '../units/quantity.ts';
 import { unitById } from '../units/unit-table.ts';
 import { callEntry } from './call-entry.ts';
-import { runOver, valuesBetween } from './run-over.ts';
+import { valuesBetween } from '../units/values-between.ts';
+import { runOver } from './run-over.ts';
 import { writtenSteps } from './written-steps.ts';
 
 const list = aJig({

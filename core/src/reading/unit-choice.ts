@@ -1,11 +1,13 @@
 import {
   ANGLE,
   AREA,
+  FLOW,
   LENGTH,
   MASS,
   MONEY,
   POWER_NAMES,
   powersOf,
+  PRESSURE,
   SPEED,
   TIME,
   VOLUME,
@@ -57,6 +59,10 @@ export function unitsFor(dimension: Dimension, style: LengthStyle | string, size
       return one('deg');
     case SPEED:
       return [...one(metric ? 'm' : 'ft'), ...one('s', -1)];
+    case PRESSURE:
+      return one(metric ? 'kpa' : 'psi');
+    case FLOW:
+      return [...one(metric ? 'l' : 'gal'), ...one('min', -1)];
     default:
       return compoundUnits(dimension, metric);
   }

@@ -19,6 +19,9 @@ export const TEMPERATURE: Dimension = 256 ** 6;
 export const AREA: Dimension = 2 * LENGTH;
 export const VOLUME: Dimension = 3 * LENGTH;
 export const SPEED: Dimension = LENGTH - TIME;
+export const FLOW: Dimension = VOLUME - TIME;
+/** Force over area; a force is mass times length over time squared. */
+export const PRESSURE: Dimension = MASS - LENGTH - 2 * TIME;
 
 /** Largest power, either way, that a quantity may hold. */
 export const POWER_LIMIT = 64;
@@ -77,6 +80,8 @@ export type Kind =
   | 'time'
   | 'money'
   | 'speed'
+  | 'flow'
+  | 'pressure'
   | 'angle'
   | 'slope'
   | 'temperature'
@@ -91,6 +96,8 @@ const KINDS = new Map<Dimension, Kind>([
   [TIME, 'time'],
   [MONEY, 'money'],
   [SPEED, 'speed'],
+  [FLOW, 'flow'],
+  [PRESSURE, 'pressure'],
   [ANGLE, 'angle'],
   [SLOPE, 'slope'],
   [TEMPERATURE, 'temperature'],

@@ -13,6 +13,7 @@ import {
   LENGTH,
   MASS,
   MONEY,
+  PRESSURE,
   TEMPERATURE,
   TIME,
   VOLUME,
@@ -29,6 +30,8 @@ import {
  * - US ton = 2,000 pounds (the short ton): NIST Handbook 44, appendix C.
  * - board foot = 144 cubic inches; a square of roofing = 100 square feet: the definitions of the trade (NIST Handbook 44).
  * - litre = 1 cubic decimetre; hectare = 10 000 m²; minute, hour, day; tonne; degree = π/180 rad: SI brochure, 9th edition, table 8.
+ * - pascal = 1 kg/(m·s²), bar = 100,000 Pa: SI brochure, 9th edition, tables 4 and 8. A pound of force is a pound times 9.80665 m/s², the
+ *   standard acceleration of the 3rd CGPM (1901); psi is one over a square inch, psf one over a square foot (NIST SP 811, appendix B).
  * - °C and °F: the SI brochure (0 °C = 273.15 K) and °F = 9/5 °C + 32.
  */
 export interface Unit {
@@ -69,6 +72,8 @@ const INCH = r(127, 5000);
 const FOOT = r(381, 1250);
 const YARD = r(1143, 1250);
 const POUND = r(45359237, 100000000);
+/** Under the standard acceleration of 9.80665 m/s². */
+const POUND_FORCE = multiplyRational(POUND, r(980665, 100000));
 const CUBIC_INCH = multiplyRational(INCH, multiplyRational(INCH, INCH));
 const times = (factor: Rational, n: number, d = 1) => multiplyRational(factor, r(n, d));
 
@@ -105,6 +110,12 @@ const ROWS = [
   { id: 'min', words: ['min', 'mins', 'minute', 'minutes'], symbol: 'min', factor: r(60), dimension: TIME, family: 'hour', rank: 2 },
   { id: 'h', words: ['h', 'hr', 'hrs', 'hour', 'hours'], symbol: 'h', factor: r(3600), dimension: TIME, family: 'hour', rank: 3 },
   { id: 'day', words: ['day', 'days'], symbol: 'days', one: 'day', factor: r(86400), dimension: TIME, family: 'hour', rank: 4 },
+  { id: 'pa', words: ['pa', 'pascal', 'pascals'], symbol: 'Pa', factor: r(1), dimension: PRESSURE },
+  { id: 'kpa', words: ['kpa', 'kilopascal', 'kilopascals'], symbol: 'kPa', factor: r(1000), dimension: PRESSURE },
+  { id: 'mpa', words: ['mpa', 'megapascal', 'megapascals'], symbol: 'MPa', factor: r(1000000), dimension: PRESSURE },
+  { id: 'bar', words: ['bar', 'bars'], symbol: 'bar', factor: r(100000), dimension: PRESSURE },
+  { id: 'psi', words: ['psi'], symbol: 'psi', factor: divideRational(POUND_FORCE, multiplyRational(INCH, INCH)), dimension: PRESSURE },
+  { id: 'psf', words: ['psf'], symbol: 'psf', factor: divideRational(POUND_FORCE, multiplyRational(FOOT, FOOT)), dimension: PRESSURE },
   { id: 'money', words: [], symbol: '$', factor: r(1), dimension: MONEY },
   { id: 'deg', words: ['°', 'deg', 'degree', 'degrees'], symbol: '°', factor: r(1, 180), timesPi: true, dimension: ANGLE, family: 'degree', rank: 3 },
   { id: 'arcmin', words: [], symbol: '′', factor: r(1, 10800), timesPi: true, dimension: ANGLE, family: 'degree', rank: 2 },
@@ -163,12 +174,14 @@ export const UNIT_WORDS: ReadonlyMap<string, Unit> = new Map(
   UNITS.flatMap((unit) => unit.words.map((word) => [word, unit] as const)),
 );
 
-/** Speeds that have a word of their own: unit over unit. */
+/** Speeds and flows that have a word of their own: unit over unit. */
 export const RATE_WORDS: ReadonlyMap<string, readonly [UnitId, UnitId]> = new Map([
   ['mph', ['mi', 'h']],
   ['kmh', ['km', 'h']],
   ['kph', ['km', 'h']],
   ['fps', ['ft', 's']],
+  ['gpm', ['gal', 'min']],
+  ['lpm', ['l', 'min']],
 ]);
 
 /** Kelvin at 0 °C and at 0 °F, the offsets of the two temperature scales. */

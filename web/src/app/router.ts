@@ -7,6 +7,7 @@ import { helpRoutes } from '../features/help/index.ts';
 import { quantitiesRoutes } from '../features/quantities/index.ts';
 import { scaleRoutes } from '../features/scale/index.ts';
 import { settingOutRoutes } from '../features/setting-out/index.ts';
+import { tablesRoutes } from '../features/tables/index.ts';
 import { stickRoutes } from '../features/stick/index.ts';
 
 export const router = createRouter({
@@ -18,6 +19,7 @@ export const router = createRouter({
     ...settingOutRoutes,
     ...quantitiesRoutes,
     ...jigsRoutes,
+    ...tablesRoutes,
     ...jobsRoutes,
     ...accountRoutes,
     ...helpRoutes,

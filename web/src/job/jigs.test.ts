@@ -82,7 +82,13 @@ describe('a jig in a job', () => {
       [1, true, true],
       [3, true, true],
     ]);
+    const source = job.slate.rows[0]?.line.source ?? '';
+    expect(job.jigs.usedBy(source)).toEqual({ jig: decking.id, newer: undefined });
+    job.jigs.offer([wider]);
+    expect(job.jigs.usedBy(source)).toEqual({ jig: decking.id, newer: 2 });
+    expect(job.jigs.usedBy('#1 * 2')).toBeUndefined();
     job.jigs.take(kept?.id ?? '', wider);
+    expect(job.jigs.usedBy(source)?.newer).toBeUndefined();
     expect([readingOf(0), readingOf(other), readingOf(on)]).toEqual(['27', '3′ 2″', '54']);
     job.steps.undo();
     expect([readingOf(0), readingOf(on), job.jigs.list[0]?.version]).toEqual(['26', '52', 1]);

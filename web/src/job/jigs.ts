@@ -85,6 +85,15 @@ export class JobJigs {
     this.#things.edit(id, { version, title, file: jigFileOf(set) });
   }
 
+  /** The jig that an entry uses, the first of several, and the version that the account has where that is a newer one. */
+  usedBy(source: string): { readonly jig: string; readonly newer: number | undefined } | undefined {
+    const [id] = storedJigs(source);
+    const kept = id === undefined ? undefined : this.list.find((one) => one.id === id);
+    if (kept === undefined) return undefined;
+    const own = this.atHand.find(({ set }) => set.jig.id === kept.jig)?.set.jig.version ?? 0;
+    return { jig: kept.jig, newer: own > kept.version ? own : undefined };
+  }
+
   /** What would change on the slate if the job took another version of a jig. */
   changedBy(id: string, set: JigSet): readonly ChangedLine[] {
     const name = this.#slate.jigName(id);

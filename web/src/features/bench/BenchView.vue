@@ -58,6 +58,7 @@ const job = useJob();
 const scopeOf = (lineId: string) => job.slate.scope(lineId);
 const usersOf = (lineId: string) => job.lines.usersOf(lineId);
 const canKeepValue = (lineId: string) => job.lines.canKeepValue(lineId);
+const jigOf = (source: string) => job.jigs.usedBy(source);
 const labels = () => job.slate.rows.flatMap(({ line }) => line.label ?? []);
 const hold = (mark: string) => {
   job.marks.takeInHand(mark);
@@ -304,7 +305,9 @@ onMounted(async () => {
           :own-keys="ownKeys"
           :users-of="usersOf"
           :can-keep-value="canKeepValue"
+          :jig-of="jigOf"
           :can-redo="job.steps.canRedo"
+          @look-at-jig="(id) => router.push(`/jigs/${id}`)"
           @redo="redo"
           @keep="keepLine"
           @draft="(now) => (redrafted = now)"

@@ -7,6 +7,7 @@ import {
   ListChecks,
   PencilRuler,
   Ruler,
+  Table2,
   TriangleRight,
   Users,
 } from 'lucide-vue-next';
@@ -27,6 +28,7 @@ export const ROOMS: readonly Room[] = [
   { path: '/scales', word: 'Scale rule', about: 'Sizes on drawings', icon: PencilRuler },
   { path: '/quantities', word: 'Quantities', about: 'What to buy, and what it costs', icon: ListChecks },
   { path: '/jigs', word: 'Jigs', about: 'Sums saved with their inputs', icon: Blocks },
+  { path: '/tables', word: 'Tables', about: 'A size in every unit, and tables to print', icon: Table2 },
   { path: '/jobs', word: 'Jobs', about: 'All jobs, and a new one', icon: Folders },
   { path: '/help', word: 'Help', about: 'How to write an entry', icon: BookOpen },
 ];

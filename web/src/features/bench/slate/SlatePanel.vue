@@ -41,6 +41,8 @@ const props = defineProps<{
   usersOf: (lineId: string) => string | undefined;
   canKeepValue: (lineId: string) => boolean;
   canRedo?: boolean;
+  /** The jig that an entry uses, as it is stored. */
+  jigOf: (source: string) => { readonly jig: string; readonly newer: number | undefined } | undefined;
 }>();
 const emit = defineEmits<{
   /** `begun`: the line as it stood when it was begun to be edited. */
@@ -56,6 +58,8 @@ const emit = defineEmits<{
   removeChosen: [lineIds: ReadonlySet<string>];
   /** Lines go together above another, or to the foot; under a heading where words are given. */
   gather: [lineIds: ReadonlySet<string>, beforeId: string | undefined, heading?: string];
+  /** A jig is to be looked at. */
+  lookAtJig: [id: string];
   /** Lines are to be a jig. */
   jig: [rows: readonly SlateRow[]];
   clear: [];
@@ -378,6 +382,8 @@ defineExpose({
               :open="openLine === row.line.id"
               :is-stop="stop === row.line.id"
               :selected="selection?.has(row.line.id)"
+              :jig-of="jigOf"
+              @jig="(id) => emit('lookAtJig', id)"
               @edit="touch(row)"
               @keep="(text) => keep(row.line.id, text)"
               @leave="editedLine = undefined"

@@ -37,6 +37,8 @@ const props = defineProps<{
   isStop: boolean;
   /** undefined: nothing is being selected. */
   selected: boolean | undefined;
+  /** The jig that an entry uses, as it is stored. */
+  jigOf: (source: string) => { readonly jig: string; readonly newer: number | undefined } | undefined;
 }>();
 const emit = defineEmits<{
   edit: [];
@@ -54,6 +56,8 @@ const emit = defineEmits<{
   note: [note: string, begun: LineWire];
   move: [by: -1 | 1];
   remove: [];
+  /** The jig that it uses is to be looked at. */
+  jig: [id: string];
 }>();
 
 const reading = computed(() => readLine(props.row.worked, props.style));
@@ -68,6 +72,7 @@ const spoken = computed(() => {
     use: `Use ${result} of line ${number}`,
   };
 });
+const jig = computed(() => props.jigOf(props.row.line.source));
 const draft = ref('');
 // The ref itself for the field, not its text.
 const writing = { text: draft };
@@ -154,6 +159,7 @@ watch(
         <span v-if="row.line.label" class="label">{{ row.line.label }}</span>
         <span class="read-back"><SizeText :text="reading.readBack" /></span>
         <span v-if="row.line.note" class="note"><SizeText :text="row.line.note" /></span>
+        <span v-if="jig?.newer" class="note" data-test="newer-jig">There is a version {{ jig.newer }} of its jig.</span>
         <span v-if="reading.problem" class="problem">{{ reading.problem }}</span>
       </span>
     </button>
@@ -195,6 +201,7 @@ watch(
           >Down</PlainButton
         >
         <PlainButton @click="emit('select')">Select</PlainButton>
+        <PlainButton v-if="jig" data-test="its-jig" @click="emit('jig', jig.jig)">Its jig</PlainButton>
         <PlainButton data-test="remove" @click="emit('remove')">Delete</PlainButton>
       </template>
     </template>

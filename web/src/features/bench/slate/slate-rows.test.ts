@@ -57,6 +57,7 @@ function aRow(source: string, more: object = {}) {
       open: false,
       isStop: true,
       selected: undefined,
+      jigOf: () => undefined,
       ...more,
     },
     attachTo: document.body,

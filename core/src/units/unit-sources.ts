@@ -1,0 +1,52 @@
+import type { UnitId } from './unit-table.ts';
+
+const YARD_AND_POUND = 'the international yard and pound agreement of 1959';
+const HANDBOOK = 'NIST Handbook 44, appendix C';
+const SI = 'the SI brochure, 9th edition';
+
+/** Where the factor of every unit comes from, in words: what it is exactly, and who says so. */
+export const UNIT_SOURCES: Readonly<Record<UnitId, string>> = {
+  in: `25.4 mm exactly; ${YARD_AND_POUND}`,
+  ft: `12 inches, 304.8 mm exactly; ${YARD_AND_POUND}`,
+  yd: `0.9144 m exactly; ${YARD_AND_POUND}`,
+  mi: `1,760 yards, 1,609.344 m exactly; ${HANDBOOK}`,
+  thou: 'a thousandth of an inch, 0.0254 mm exactly',
+  mm: `a thousandth of a metre; ${SI}`,
+  cm: `a hundredth of a metre; ${SI}`,
+  dm: `a tenth of a metre; ${SI}`,
+  m: `the unit of length; ${SI}`,
+  km: `1,000 metres; ${SI}`,
+  micron: `a millionth of a metre; ${SI}`,
+  square: '100 square feet, as roofers count',
+  acre: `4,840 square yards, 4,046.8564224 m² exactly; ${HANDBOOK}`,
+  ha: `10,000 m²; ${SI}, table 8`,
+  l: `a cubic decimetre; ${SI}, table 8`,
+  ml: `a thousandth of a litre; ${SI}, table 8`,
+  bf: `144 cubic inches; ${HANDBOOK}`,
+  mbf: '1,000 board feet',
+  gal: `the US liquid gallon, 231 cubic inches exactly; ${HANDBOOK}`,
+  qt: `a quarter of a US liquid gallon; ${HANDBOOK}`,
+  kg: `the unit of mass; ${SI}`,
+  g: `a thousandth of a kilogram; ${SI}`,
+  t: `1,000 kg; ${SI}, table 8`,
+  ton: `the US short ton, 2,000 pounds; ${HANDBOOK}`,
+  lb: `0.45359237 kg exactly; ${YARD_AND_POUND}`,
+  oz: `a sixteenth of a pound; ${HANDBOOK}`,
+  s: `the unit of time; ${SI}`,
+  min: `60 seconds; ${SI}, table 8`,
+  h: `3,600 seconds; ${SI}, table 8`,
+  day: `86,400 seconds; ${SI}, table 8`,
+  pa: `one newton on a square metre; ${SI}, table 4`,
+  kpa: `1,000 pascals; ${SI}`,
+  mpa: `1,000,000 pascals; ${SI}`,
+  bar: `100,000 pascals; ${SI}, table 8`,
+  psi: 'a pound under 9.80665 m/s² (3rd CGPM, 1901) on a square inch; NIST SP 811, appendix B',
+  psf: 'a pound under 9.80665 m/s² (3rd CGPM, 1901) on a square foot; NIST SP 811, appendix B',
+  money: 'the currency of the job',
+  deg: `π/180 of a radian; ${SI}, table 8`,
+  arcmin: `a sixtieth of a degree; ${SI}, table 8`,
+  arcsec: `a sixtieth of a minute; ${SI}, table 8`,
+  rad: `the unit of angle; ${SI}`,
+  celsius: `kelvin less 273.15; ${SI}`,
+  fahrenheit: '9/5 of degrees Celsius and 32 more; NIST SP 811, appendix B',
+};
