@@ -4,6 +4,7 @@ import {
   ABOUT_FUNCTIONS,
   ACCEPTED_FORMS,
   BARE_RULE,
+  DEFAULT_STYLE,
   IN_INCHES,
   IN_MILLIMETRES,
   type BareRow,
@@ -20,6 +21,7 @@ import {
   type Unit,
 } from '@sprell/core';
 import { jigFileWire } from '@sprell/contract';
+import { readJig, SHIPPED_JIGS } from '@sprell/core/jig';
 import { z } from 'zod';
 
 /** The rule in words; its rows are the golden ones that the tests go through. */
@@ -40,6 +42,30 @@ ${rows(IN_MILLIMETRES)}
 As inches:
 
 ${rows(IN_INCHES)}`;
+}
+
+/** Jigs in entries, shown by one that ships. */
+function jigsInEntries(): string {
+  const [decking] = SHIPPED_JIGS;
+  const program = decking && readJig({ jig: decking, uses: [] }).program;
+  const style = { ...DEFAULT_STYLE, jigs: new Map(program ? [['decking', program]] : []) };
+  const entries = [
+    `decking(12')`,
+    `decking(12'; gap = 1/4")`,
+    `last_board from decking(width = 14')`,
+    `2 * decking(12') * 16'`,
+  ];
+  const rows = entries.map((entry) => {
+    const { readBack = '', reading } = reckon(entry, { style });
+    return [code(entry), readBack, reading?.text ?? ''];
+  });
+  return `## Jigs
+
+A jig, a calculation that somebody saved, is a function of the job. Its inputs are given in order or by name; what is not given has
+its usual value, and a number without a unit is in the unit of its input. The first of its answers is what it stands for; another
+is named in front, with \`from\`. Entries keep the version that the job used first.
+
+${table(['entry', 'read-back', 'reading'], rows)}`;
 }
 
 const GENERATED = '<!-- Made from the tables in core/ by tools/reference; edit those. -->';
@@ -84,6 +110,8 @@ the read-back, which is itself an entry of the same value. Readings below are to
 ${groups.join('\n\n')}
 
 ${bareNumbers()}
+
+${jigsInEntries()}
 
 ## The functions
 
