@@ -201,10 +201,10 @@ describe('drawing scales', () => {
   });
 
   it('do not follow the marks they were worked out with', async () => {
-    const { job } = await aJob(`bar = 2 1/2"`);
-    job.scales.add({ kind: 'copy', paper: 'bar', site: `10'`, name: null });
+    const { job } = await aJob(`strip = 2 1/2"`);
+    job.scales.add({ kind: 'copy', paper: 'strip', site: `10'`, name: null });
     expect(job.scales.list).toMatchObject([{ content: { paper: '2.5"' } }]);
-    expect(job.scales.issueOf({ kind: 'sizes', paper: 'bar - bar', site: `1'` })).toMatchObject({
+    expect(job.scales.issueOf({ kind: 'sizes', paper: 'strip - strip', site: `1'` })).toMatchObject({
       side: 'paper',
       issue: { code: 'scale.zero' },
     });
