@@ -55,7 +55,7 @@ export {
   type Role,
 } from './endpoints/jobs.ts';
 export { copyOfJob } from './copy-of-job.ts';
-export { jigFileOf } from './jig-file-text.ts';
+export { jigFileOf, jigMadeFit } from './jig-file-text.ts';
 export { JIG_FILE_LIMIT, jigFileWire, jigSetOf, type JigFileProblem, type JigFileRead } from './jig-file.ts';
 export { NEW_ITEM, type ItemContent } from './kinds/item/new-item.ts';
 export * from './endpoints/account.ts';

@@ -2,7 +2,7 @@ import { SHIPPED_JIGS, type Jig } from '@sprell/core/jig';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { JIG_FILE_LIMIT, jigFileWire, jigSetOf } from './jig-file.ts';
-import { jigFileOf } from './jig-file-text.ts';
+import { jigFileOf, jigMadeFit } from './jig-file-text.ts';
 import { jigWire } from './kinds/jig/wire.ts';
 
 const [decking] = SHIPPED_JIGS as readonly [Jig, ...Jig[]];
@@ -73,6 +73,26 @@ describe('a jig file', () => {
     expect(read.problem.place).toBe(place);
     expect(read.problem.sentence).toMatch(/^[A-Z].*\.$/);
     expect(({} as Loose)['polluted']).toBeUndefined();
+  });
+
+  it('can be made of whatever was typed or pasted', () => {
+    const long = `${'A long title with a\nbreak, half a \uD83D and a \u0000 in it. '.repeat(40)}  `;
+    const typed: Jig = {
+      ...decking,
+      title: long,
+      about: long.repeat(3),
+      inputs: Array.from({ length: 50 }, (_, n) => ({
+        ...(decking.inputs[0] as Jig['inputs'][number]),
+        ...{ name: `input_${n}`, title: long, hint: long, unit: long, usual: long, least: long },
+      })),
+      steps: decking.steps.map((step) => ({ ...step, title: long, note: long, entry: long })),
+      checks: decking.checks.map((check) => ({ ...check, title: long, comesTo: long })),
+    };
+    expect(jigSetOf(jigFileOf({ jig: typed, uses: [] })).ok).toBe(false);
+    const read = jigSetOf(jigFileOf({ jig: jigMadeFit(typed), uses: [] }));
+    expect(read.ok ? read.value.jig.title.slice(0, 30) : read.problem).toBe('A long title with a break, hal');
+    // What fits is left as it is.
+    expect(jigMadeFit(decking)).toEqual(decking);
   });
 
   it('goes into a job under its own id and version alone', () => {

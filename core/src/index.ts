@@ -12,6 +12,7 @@ export { ACCEPTED_FORMS, type AcceptedForm, type FormGroup } from './notation/ac
 export { ABOUT_UNITS } from './units/unit-about.ts';
 export { UNITS, unitById, type Unit, type UnitId } from './units/unit-table.ts';
 export { scan, tokensOf } from './notation/scanner.ts';
+export { sameResult } from './slate/recalculate.ts';
 export { nearestOf } from './notation/near-miss.ts';
 export { jigsNamedIn } from './notation/names.ts';
 export { parse, isTaken, type Parsed } from './notation/parser.ts';

@@ -142,6 +142,44 @@ describe('jigs', () => {
     await bench.says('[data-answer=posts] .size', '7');
   });
 
+  it('are written from nothing, use one another, are checked, and wait as they are for whoever comes back', async () => {
+    const bench = await openBench(browser);
+    await bench.room('/jigs');
+    await bench.click('[data-test=new-jig]');
+    await bench.fill('[data-test=jig-title]', 'Two decks');
+    await bench.fill('[data-input="0"] [data-field=title]', 'Width of one');
+    // A name of one's own, not the one that comes of the title.
+    await bench.fill('[data-input="0"] [data-field=name]', 'w');
+    await bench.fill('[data-input="0"] [data-field=usual] input', `12'`);
+    await bench.fill('[data-step="0"] [data-field=title]', 'Boards');
+    await bench.fill('[data-step="0"] [data-field=entry] input', '2 * decking(w)');
+    await bench.page.waitForFunction(() => document.querySelector('[data-step="0"]')?.textContent.includes('52'));
+
+    // Somebody else's jig is looked at, the page is loaded anew: what was written stands where it stood.
+    await bench.click('[data-jig=fall]');
+    await bench.page.waitForSelector('[data-answer=drop]');
+    await bench.room('/jigs');
+    await bench.click('[data-test=begun]');
+    await bench.page.waitForFunction(() => document.querySelector('[data-step="0"]')?.textContent.includes('52'));
+    await bench.click('[data-test=add-check]');
+    await bench.fill(`[data-check="0"] [data-field="comes-to"] input`, '50');
+    await bench.page.waitForFunction(() =>
+      document.querySelector('[data-check="0"]')?.textContent.includes('It comes to 52'),
+    );
+    await bench.click('[data-test=save-jig]');
+    await bench.page.waitForSelector('[data-test=checks-fail]');
+    await bench.fill(`[data-check="0"] [data-field="comes-to"] input`, '52');
+    // The name follows where it is used.
+    await bench.fill('[data-input="0"] [data-field=name]', 'wide');
+    await bench.click('[data-test=save-jig]');
+    await bench.says('[data-answer=boards] .size', '52');
+    expect(await bench.page.$('[data-test=begun]')).toBeNull();
+
+    await bench.room('/');
+    await bench.type(`two_decks(wide = 14')`);
+    await bench.says('[data-test=reading]', '60');
+  });
+
   it('go from one person to another as a file, whose steps are shown before it runs; a bad one is refused at its place', async () => {
     const bench = await openBench(browser);
     using downloads = await downloadsOf(bench.page);

@@ -1,5 +1,5 @@
 export * from './jig.ts';
-export { readJig, type JigPlace, type JigTrouble, type ReadJig } from './read-jig.ts';
+export { calledIn, readJig, type JigPlace, type JigTrouble, type ReadJig } from './read-jig.ts';
 export { runOver, type OverValue } from './run-over.ts';
 export { valuesBetween, MOST_VALUES } from '../units/values-between.ts';
 export { runChecks, type CheckOutcome } from './run-checks.ts';

@@ -1,5 +1,4 @@
-import { unitsFor } from '../reading/unit-choice.ts';
-import { plainUnitsText } from '../reading/unit-choice.ts';
+import { plainUnitsText, unitsFor } from '../reading/unit-choice.ts';
 import type { Dimension } from '../units/dimension.ts';
 import { INPUT_KINDS, KIND_OF_INPUT, type InputKind } from './jig.ts';
 

@@ -1,5 +1,4 @@
 import { makeIssue, type Issue } from '../base/issue.ts';
-import { evaluate } from '../evaluate/evaluate.ts';
 import { foldEntry } from '../evaluate/fold.ts';
 import type {
   Entry,
@@ -17,6 +16,7 @@ import { nodesOf } from '../notation/parts.ts';
 import type { ScanOptions } from '../notation/scanner.ts';
 import { fixedValue } from './fixed-value.ts';
 import { nameIssue } from '../stick/mark-name.ts';
+import { multiplyValue } from '../number/value.ts';
 import { kindOf, PLAIN, type Dimension } from '../units/dimension.ts';
 import type { Quantity } from '../units/quantity.ts';
 import {
@@ -87,17 +87,17 @@ function doubleName(jigs: readonly Jig[]): string {
   return names.find((name, at) => names.indexOf(name) !== at) ?? '';
 }
 
-/** Jigs that a jig uses by name, among these: whatever word stands before a bracket in one of its entries. */
-function usedBy(jig: Jig, among: ReadonlyMap<string, unknown>): readonly string[] {
-  const words = new Set(
-    jig.steps.flatMap(({ entry, repeat }) =>
-      [entry, repeat?.from ?? '', repeat?.to ?? ''].flatMap((text) =>
-        [...text.matchAll(/([\p{L}][\p{L}\p{N}_]*)\s*\(/gu)].map((match) => (match[1] as string).toLowerCase()),
-      ),
-    ),
+/** What the steps of a jig call, as a jig is called: whatever word stands before a bracket in one of its entries; in lower case. */
+export function calledIn({ steps }: Pick<Jig, 'steps'>): readonly string[] {
+  const entries = steps.flatMap(({ entry, repeat }) => [entry, repeat?.from ?? '', repeat?.to ?? '']);
+  const words = entries.flatMap((entry) =>
+    [...entry.matchAll(/(\p{L}[\p{L}\p{N}_]*)\s*\(/gu)].map((match) => (match[1] as string).toLowerCase()),
   );
-  return [...words].filter((word) => among.has(word));
+  return [...new Set(words)];
 }
+
+const usedBy = (jig: Jig, among: ReadonlyMap<string, unknown>): readonly string[] =>
+  calledIn(jig).filter((word) => among.has(word));
 
 /** A chain of jigs that leads back to its first; undefined where there is none. */
 function circleIn(jig: Jig, byName: ReadonlyMap<string, Jig>): readonly string[] | undefined {
@@ -240,10 +240,8 @@ class JigReader {
     field: string,
   ): Quantity | undefined {
     if (quantity.dimension === dimension) return quantity;
-    if (quantity.dimension === PLAIN && unit !== undefined) {
-      const inUnit = evaluate({ ...PLAIN_ENTRY, expr: product(quantity, unit) });
-      if (inUnit.ok && inUnit.value.kind === 'quantity') return inUnit.value.quantity;
-    }
+    if (quantity.dimension === PLAIN && unit !== undefined)
+      return { value: multiplyValue(quantity.value, unit.value), dimension };
     const kinds = { field, kind: kindOf(quantity.dimension), wanted: kindOf(dimension) };
     return this.#refuse(place, makeIssue('jig.field_kind', NOWHERE, kinds));
   }
@@ -299,13 +297,6 @@ class JigReader {
     const isLater = this.#jig.steps.some((step) => step.name.toLowerCase() === name.toLowerCase());
     return makeIssue(isLater ? 'jig.step_later' : 'jig.uses_mark', found, { name });
   }
-}
-
-const PLAIN_ENTRY = { label: undefined, assignment: undefined, directives: [] } as const;
-
-function product(one: Quantity, other: Quantity): Expr {
-  const known = (quantity: Quantity): Expr => ({ kind: 'known', ...NOWHERE, quantity });
-  return { kind: 'binary', ...NOWHERE, operator: 'multiply', left: known(one), right: known(other) };
 }
 
 type Stranger = Extract<Expr, { readonly kind: 'mark' | 'line' | 'run' | 'last' }>;

@@ -1,4 +1,4 @@
-import { jigFileOf, type Change, type ThingWire } from '@sprell/contract';
+import { jigFileOf, jigMadeFit, type Change, type ThingWire } from '@sprell/contract';
 import { SHIPPED_JIGS, type Jig, type JigSet } from '@sprell/core/jig';
 import { v7 as uuidv7 } from 'uuid';
 import type { Device } from '../adapters/device.ts';
@@ -72,7 +72,8 @@ export class JigShelf {
   }
 
   /** Keeps a jig: as it is where it has a version that is not here yet, else as the next one. @returns it as it was kept */
-  async save({ jig, uses }: JigSet): Promise<JigSet> {
+  async save({ jig: typed, uses }: JigSet): Promise<JigSet> {
+    const jig = jigMadeFit(typed);
     const latest = this.find(jig.id);
     const version = latest === undefined ? jig.version : Math.max(jig.version, latest.set.jig.version + 1);
     const set: JigSet = { jig: { ...jig, version }, uses };
@@ -96,10 +97,10 @@ export class JigShelf {
   async #setDeleted(things: readonly Kept[], deleted: boolean): Promise<void> {
     const store = await this.#jobs.device.store();
     for (const { head, ...before } of things) {
-      const here = (await store.open(head.id))?.things['jig']?.find((one) => one.id === before.id);
-      const waiting = (await store.open(head.id))?.waiting.findLast(
-        (change) => 'thingId' in change && change.thingId === before.id,
-      );
+      const job = await store.open(head.id);
+      // Made on our change that is not answered yet, or on the revision.
+      const waiting = job?.waiting.findLast((change) => 'thingId' in change && change.thingId === before.id);
+      const here = job?.things['jig']?.find(({ id }) => id === before.id);
       const change: Change = {
         id: uuidv7(),
         kind: deleted ? 'thing.delete' : 'thing.restore',

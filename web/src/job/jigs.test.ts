@@ -3,7 +3,7 @@ import { readQuantity, storedJigs } from '@sprell/core';
 import { SHIPPED_JIGS, type Jig, type JigSet } from '@sprell/core/jig';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { deviceHere } from '../adapters/device.ts';
-import { FakeServer, newDevice } from '../testing/fake-server.ts';
+import { FakeServer, JOB_ID, newDevice, OTHER_ID } from '../testing/fake-server.ts';
 import { Jobs } from './jobs.ts';
 import type { OpenJob } from './open-job.ts';
 
@@ -154,6 +154,28 @@ describe('the jigs of an account', () => {
     expect(shelf.find(own.jig.id)).toBeUndefined();
     await back();
     expect(shelf.find(own.jig.id)?.earlier).toHaveLength(1);
+  });
+
+  it('are never opened in place of a job, though the server names them first', async () => {
+    newDevice();
+    localStorage.clear();
+    server.jobs = [OTHER_ID, JOB_ID];
+    server.shelves = new Set([OTHER_ID]);
+    const next = new Jobs(deviceHere());
+    await next.start();
+    await vi.advanceTimersByTimeAsync(50);
+    expect([next.open.head?.id, next.list.map(({ id }) => id)]).toEqual([JOB_ID, [JOB_ID]]);
+    next.dispose();
+
+    // And where there is nothing else, a job is made.
+    newDevice();
+    localStorage.clear();
+    server.jobs = [OTHER_ID];
+    const first = new Jobs(deviceHere());
+    await first.start();
+    await vi.advanceTimersByTimeAsync(50);
+    expect([first.open.head?.id === OTHER_ID, first.isFirst, first.list.length]).toEqual([false, true, 1]);
+    first.dispose();
   });
 
   it('are there on the next page of this device', async () => {

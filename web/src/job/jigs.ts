@@ -1,5 +1,5 @@
 import { jigFileOf } from '@sprell/contract';
-import { Slate, storedJigs, type JigProgram, type LineResult } from '@sprell/core';
+import { sameResult, Slate, storedJigs, type JigProgram, type LineResult } from '@sprell/core';
 import { readJig, type JigSet } from '@sprell/core/jig';
 import type { Ground, JigAtHand } from './ground.ts';
 import type { SlateLines } from './slate-lines.ts';
@@ -100,18 +100,15 @@ export class JobJigs {
     const { program } = readJig(set);
     if (name === undefined || program === undefined) return [];
     const { style } = this.#ground.reading;
-    const jigs = new Map<string, JigProgram>();
-    for (const one of style.jigs?.keys() ?? []) {
-      const known = style.jigs?.get(one);
-      if (known) jigs.set(one, known);
-    }
+    const own = this.#ground.jigs;
+    const jigs = new Map(Array.from(own.keys(), (known) => [known, own.get(known) as JigProgram] as const));
     jigs.set(name.toLowerCase(), { ...program, name });
     const other = new Slate({ ...style, jigs });
     const now = this.#slate.freshGraph;
     other.load(now.lines().map(({ line }) => line));
     return now.lines().flatMap(({ line, result }) => {
       const after = other.line(line.id)?.result;
-      return after === undefined || isSame(result, after)
+      return after === undefined || sameResult(result, after)
         ? []
         : [{ number: line.number, entry: line.source, before: result, after }];
     });
@@ -133,7 +130,3 @@ export class JobJigs {
     this.#things.remove(id);
   }
 }
-
-const isSame = (one: LineResult, other: LineResult): boolean => written(one) === written(other);
-const written = (result: LineResult): string =>
-  JSON.stringify(result, (_, value: unknown) => (typeof value === 'bigint' ? `${value}` : value));

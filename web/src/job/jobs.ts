@@ -320,7 +320,7 @@ export class Jobs {
           const head = known.get(id);
           return head?.revision !== revision || (head.history ?? history) !== history;
         })
-        .sort((a, b) => Number(b.id === open) - Number(a.id === open));
+        .sort((a, b) => Number(b.id === open) - Number(a.id === open) || Number(isWork(b)) - Number(isWork(a)));
       if (first) await this.#takeOver(first.id);
       const theirs = new Set(listed.map(({ id }) => id));
       // Every job, so that each can be opened where there is no signal.
@@ -344,8 +344,9 @@ export class Jobs {
     const asked = (await local.open(jobId, []))?.head;
     await local.adopt(await (await this.#device.server()).open(jobId), 'all', asked);
     void this.#outbox.drain();
+    const head = (await local.open(jobId, []))?.head;
     const open = this.open.head?.id;
-    if ((this.#wanted ?? open ?? jobId) !== jobId) return;
+    if ((this.#wanted ?? open ?? jobId) !== jobId || (head && !isWork(head))) return;
     if (open === jobId) await this.#following.lookAt(jobId, undefined);
     else await this.#showHere(jobId);
   }
@@ -401,4 +402,4 @@ const countsOf = ({ id, lines, people, changedAt, deletedAt }: JobSummary) => ({
 });
 
 /** Jobs that this device knew before there was such a choice are work. */
-const isWork = (head: JobHead): boolean => (head as Partial<JobHead>).holds !== 'jigs';
+const isWork = ({ holds }: { readonly holds?: JobFields['holds'] }): boolean => holds !== 'jigs';

@@ -53,6 +53,11 @@ export class FakeServer {
     fractions: 'lowest',
   };
   fields: JobFields = { title: 'Porch', ...NEW_JOB };
+  /** Those of the jobs that hold an account's jigs. */
+  shelves: ReadonlySet<string> = new Set();
+  #fieldsOf(id: string): JobFields {
+    return this.shelves.has(id) ? { ...this.fields, title: 'Jigs', holds: 'jigs' } : this.fields;
+  }
   #revision = 0;
 
   readonly #done = new Map<string, number>();
@@ -132,7 +137,7 @@ export class FakeServer {
     }
     const job: JobWire = {
       id: path.slice('/api/jobs/'.length) || JOB_ID,
-      ...this.fields,
+      ...this.#fieldsOf(path.slice('/api/jobs/'.length) || JOB_ID),
       revision: this.#revision,
       history: OTHER_ID,
       restoredFrom: null,
@@ -148,7 +153,7 @@ export class FakeServer {
         path === '/api/jobs'
           ? this.jobs.map((id) => ({
               id,
-              ...this.fields,
+              ...this.#fieldsOf(id),
               revision: this.#revision,
               history: OTHER_ID,
               lines: 0,

@@ -2,10 +2,11 @@
 /** The checks that are kept with a jig: with these inputs it must come to that. */
 import { computed } from 'vue';
 import { Check, X } from 'lucide-vue-next';
-import { describeIssue, readQuantity, type JigProgram } from '@sprell/core';
+import type { JigProgram } from '@sprell/core';
 import { runChecks, type CheckOutcome, type JigSet } from '@sprell/core/jig';
 import SizeText from '../../ui/SizeText.vue';
 import { useJob } from '../../live/use-jobs.ts';
+import { outcomeText } from './outcome-text.ts';
 
 const props = defineProps<{ set: JigSet; program: JigProgram }>();
 const job = useJob();
@@ -16,11 +17,7 @@ const given = ({ check }: CheckOutcome) =>
     const input = props.set.jig.inputs[at];
     return input ? [`${input.title} ${text === '' ? input.usual : text}`] : [];
   });
-function came({ got, issue }: CheckOutcome): string {
-  if (got?.kind === 'quantity') return readQuantity(got.quantity, job.style).text;
-  if (got?.kind === 'answer') return got.yes ? 'yes' : 'no';
-  return issue ? describeIssue(issue) : 'nothing';
-}
+const came = ({ got, issue }: CheckOutcome) => outcomeText(got, job.style, issue);
 </script>
 
 <template>

@@ -3,7 +3,7 @@
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { FileDown, FileUp, Pencil, Plus, Trash2 } from 'lucide-vue-next';
-import { jigFileOf } from '@sprell/contract';
+import { jigFileOf, jigMadeFit, jigSetOf } from '@sprell/contract';
 import type { JigSet } from '@sprell/core/jig';
 import PlainButton from '../../ui/PlainButton.vue';
 import QuestionDialog from '../../ui/QuestionDialog.vue';
@@ -13,25 +13,28 @@ import AppHead from '../../parts/head/AppHead.vue';
 import { takeJigDraft } from '../../live/jig-draft.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
 import type { JigShelf, ShelfJig } from '../../job/index.ts';
-import { blankDraft, draftOf, type JigDraft } from './draft.ts';
+import { blankDraft, draftOf } from './draft.ts';
 import JigEditor from './JigEditor.vue';
 import JigFromFile from './JigFromFile.vue';
 import JigList from './JigList.vue';
 import JigRoom from './JigRoom.vue';
 import NewerVersion from './NewerVersion.vue';
+import { useDrafts } from './use-drafts.ts';
 
 const props = defineProps<{ jig: string }>();
 const jobs = useJobs();
 const job = useJob();
 const router = useRouter();
 const shelf = shallowRef<JigShelf>();
-const draft = ref<JigDraft>();
+const drafts = useDrafts();
+const { open: draft } = drafts;
+const problem = ref<string>();
 
 onMounted(async () => {
   if (job.head === undefined) await jobs.start();
   shelf.value = await jobs.shelf();
   const fromLines = takeJigDraft();
-  if (fromLines) draft.value = { ...fromLines, id: undefined, uses: [] };
+  if (fromLines) drafts.begin({ ...fromLines, id: undefined, uses: [] });
 });
 
 /** Those of the shelf, and those that came with this job from somebody else. */
@@ -48,19 +51,20 @@ const isKept = computed(() => shelf.value?.find(props.jig) !== undefined);
 const inJob = computed(() => job.jigs.list.find(({ jig }) => jig === props.jig));
 /** The version that this job uses, where it uses one. */
 const set = computed(() => inJob.value?.set ?? chosen.value?.set);
-watch(
-  () => props.jig,
-  () => (draft.value = undefined),
-);
-
+watch(() => props.jig, drafts.putAside);
+watch(draft, () => (problem.value = undefined));
 function edit(): void {
-  if (chosen.value) draft.value = draftOf(chosen.value.set, !chosen.value.isShipped);
+  if (chosen.value) drafts.begin(draftOf(chosen.value.set, !chosen.value.isShipped));
 }
-async function save(made: JigDraft, made_: JigSet): Promise<void> {
-  const saved = await shelf.value?.save(made_);
+async function save(made: JigSet): Promise<void> {
+  const isNew = draft.value?.id === undefined;
+  // What cannot go into a file cannot be saved: one that is too large, with all that it uses.
+  const file = jigSetOf(jigFileOf({ ...made, jig: { ...jigMadeFit(made.jig), version: made.jig.version } }));
+  problem.value = file.ok ? undefined : file.problem.sentence;
+  const saved = file.ok ? await shelf.value?.save(made) : undefined;
   if (saved === undefined) return;
-  draft.value = undefined;
-  void say(made.id === undefined ? `${saved.jig.title} is saved` : `Version ${saved.jig.version} is saved`);
+  drafts.end();
+  void say(isNew ? `${saved.jig.title} is saved` : `Version ${saved.jig.version} is saved`);
   await router.push(`/jigs/${saved.jig.id}`);
 }
 async function keep(from: JigSet): Promise<void> {
@@ -104,7 +108,7 @@ async function openFile(): Promise<void> {
     <div class="body" :class="{ chosen: chosen !== undefined || draft !== undefined }">
       <aside class="side">
         <div class="acts">
-          <PlainButton leading data-test="new-jig" @click="draft = blankDraft(job.style.decimalComma)"
+          <PlainButton leading data-test="new-jig" @click="drafts.begin(blankDraft(job.style.decimalComma))"
             ><Plus :size="18" aria-hidden="true" />New jig</PlainButton
           >
           <PlainButton data-test="open-jig-file" @click="file?.click()"
@@ -123,15 +127,24 @@ async function openFile(): Promise<void> {
           “{{ undoTitle }}” is deleted.
           <button type="button" data-test="undo-delete" @click="undoDelete">Undo</button>
         </p>
+        <ul v-if="drafts.all.value.length > 0" class="begun" aria-label="Being written">
+          <li v-for="one in drafts.all.value" :key="one.key">
+            <button type="button" :aria-current="one.draft === draft" data-test="begun" @click="drafts.goOn(one.key)">
+              {{ one.draft.title || 'A new jig' }} <span>being written</span>
+            </button>
+          </li>
+        </ul>
         <JigList :jigs="all" :in-job="job.jigs.list" :chosen="jig" />
       </aside>
       <JigEditor
         v-if="draft"
-        :key="draft.id ?? 'new'"
+        :key="drafts.key.value"
         :start="draft"
         :others="all"
+        :problem
+        @write="(now) => (draft = now)"
         @save="save"
-        @leave="draft = undefined"
+        @leave="drafts.end()"
       />
       <section v-else-if="chosen && set" class="jig" :aria-label="set.jig.title">
         <router-link class="back" to="/jigs">All jigs</router-link>
@@ -212,6 +225,35 @@ async function openFile(): Promise<void> {
   font: inherit;
   text-decoration: underline;
   cursor: pointer;
+}
+.begun {
+  margin: 8px 0 0;
+  padding: 0;
+  list-style: none;
+}
+.begun button {
+  display: block;
+  width: 100%;
+  min-height: 48px;
+  padding: 4px 16px;
+  border: 0;
+  border-bottom: 1px solid var(--groove);
+  border-left: 3px solid transparent;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  font-weight: 500;
+  text-align: left;
+  cursor: pointer;
+}
+.begun [aria-current='true'] {
+  border-left-color: var(--chalk);
+  background: var(--board);
+}
+.begun span {
+  color: var(--ink-soft);
+  font-size: 15px;
+  font-weight: 400;
 }
 .jig,
 .none {

@@ -1,23 +1,21 @@
 <script setup lang="ts">
 /** This job uses an earlier version of a jig: what the newer one would change, and the way to it. */
 import { computed, ref } from 'vue';
-import { describeIssue, readQuantity, type LineResult } from '@sprell/core';
+import type { LineResult } from '@sprell/core';
 import type { JigSet } from '@sprell/core/jig';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
 import { say } from '../../ui/say.ts';
 import { useJob } from '../../live/use-jobs.ts';
 import type { KeptJig } from '../../job/index.ts';
+import { outcomeText } from './outcome-text.ts';
 
 const props = defineProps<{ inJob: KeptJig; newer: JigSet }>();
 const job = useJob();
 const isShown = ref(false);
 const changed = computed(() => (isShown.value ? job.jigs.changedBy(props.inJob.id, props.newer) : []));
-function text(result: LineResult): string {
-  if (!result.ok) return describeIssue(result.issue);
-  if (result.outcome.kind === 'answer') return result.outcome.yes ? 'yes' : 'no';
-  return readQuantity(result.outcome.quantity, job.style).text;
-}
+const text = (result: LineResult) =>
+  outcomeText(result.ok ? result.outcome : undefined, job.style, result.ok ? undefined : result.issue);
 function take(): void {
   const { version } = props.newer.jig;
   job.jigs.take(props.inJob.id, props.newer);

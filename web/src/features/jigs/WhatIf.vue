@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One input over a list of values: what every answer comes to for each, in a table and as a curve. */
 import { computed, ref, watch } from 'vue';
-import { describeIssue, readQuantity, reckonTyped, type Quantity } from '@sprell/core';
+import { describeIssue, readQuantity, type Quantity } from '@sprell/core';
 import { runOver, valuesBetween, MOST_VALUES, type StepOutcome } from '@sprell/core/jig';
 import PickList from '../../ui/PickList.vue';
 import SizeText from '../../ui/SizeText.vue';
@@ -9,6 +9,7 @@ import SizeField from '../../parts/field/SizeField.vue';
 import { useJob } from '../../live/use-jobs.ts';
 import { useKept } from '../../live/use-kept.ts';
 import type { JigRunning } from './use-jig-run.ts';
+import { outcomeText } from './outcome-text.ts';
 import { proposedRange } from './proposed-range.ts';
 import WhatIfCurve from './WhatIfCurve.vue';
 
@@ -46,16 +47,7 @@ const offered = computed(() => {
 function quantityIn(text: string, otherwise: string | undefined): Quantity | undefined {
   const input = given.value?.input;
   const words = text.trim() === '' ? (otherwise ?? '') : text;
-  if (input === undefined || words === '') return undefined;
-  const bare = input.kind === 'length' ? job.reading.bare : 'plain';
-  const { issue, outcome } = reckonTyped(words, { scope: job.slate.scope(), style: job.style, bare });
-  if (issue !== undefined || outcome?.kind !== 'quantity') return undefined;
-  const { quantity } = outcome;
-  const dimension = given.value?.quantity?.dimension;
-  // A number without a unit is in the input's own.
-  if (quantity.dimension !== 0 || dimension === 0 || input.unit === '') return quantity;
-  const sized = reckonTyped(`(${words}) ${input.unit}`, { style: job.style }).outcome;
-  return sized?.kind === 'quantity' ? sized.quantity : undefined;
+  return input === undefined || words === '' ? undefined : props.running.quantityOf(input, words);
 }
 const values = computed(() => {
   const bounds = [
@@ -83,11 +75,7 @@ const rows = computed(() => {
   if (program === undefined || values.value === undefined) return [];
   return runOver(program, props.running.quantitiesFor(props.running.typed.value), place.value, values.value);
 });
-const text = (outcome: StepOutcome | undefined): string => {
-  if (outcome?.kind === 'quantity') return readQuantity(outcome.quantity, job.style).text;
-  if (outcome?.kind === 'answer') return outcome.yes ? 'yes' : 'no';
-  return outcome === undefined ? '' : outcome.quantities.map((one) => readQuantity(one, job.style).text).join(', ');
-};
+const text = (outcome: StepOutcome | undefined) => (outcome ? outcomeText(outcome, job.style) : '');
 const shownAt = computed(() => answers.value.findIndex((one) => one?.name === shown.value));
 const curve = computed(() =>
   rows.value.flatMap(({ value, answers: came }) => {

@@ -1,5 +1,6 @@
 import { v7 as uuidv7 } from 'uuid';
-import type { DraftJig, Jig, JigInput, JigSet, JigStep } from '@sprell/core/jig';
+import { nameIssue } from '@sprell/core';
+import { calledIn, type DraftJig, type Jig, type JigInput, type JigSet, type JigStep } from '@sprell/core/jig';
 
 /** A jig that is being written: as it will be kept, but for its number. */
 export interface JigDraft extends DraftJig {
@@ -46,10 +47,6 @@ export const setOf = ({ id, uses, ...said }: JigDraft): JigSet => ({
   uses,
 });
 
-/** Words of an entry that stand before a bracket, as the name of a jig does. */
-const called = (entry: string): readonly string[] =>
-  [...entry.matchAll(/(\p{L}[\p{L}\p{N}_]*)\s*\(/gu)].map((match) => (match[1] as string).toLowerCase());
-
 /**
  * The draft with the jigs that its steps use, and those that these use: all that it takes to run anywhere.
  * @param others jigs that may be used; the versions that the draft has already go before them
@@ -60,25 +57,42 @@ export function withUses(draft: JigDraft, others: readonly JigSet[]): JigDraft {
     if (!byName.has(jig.name.toLowerCase())) byName.set(jig.name.toLowerCase(), jig);
   };
   draft.uses.forEach(enter);
-  for (const { jig, uses } of others) [jig, ...uses].forEach(enter);
+  // A jig itself goes before the one, perhaps older, that comes along with another.
+  for (const { jig } of others) enter(jig);
+  for (const { uses } of others) uses.forEach(enter);
   const used = new Set<Jig>();
-  const follow = ({ steps }: Pick<Jig, 'steps'>) => {
-    for (const name of steps.flatMap(({ entry, repeat }) =>
-      called(`${entry} ${repeat?.from ?? ''} ${repeat?.to ?? ''}`),
-    )) {
-      const jig = byName.get(name);
-      if (jig === undefined || used.has(jig)) continue;
-      used.add(jig);
-      follow(jig);
+  const follow = (jig: Pick<Jig, 'steps'>) => {
+    for (const name of calledIn(jig)) {
+      const found = byName.get(name);
+      if (found === undefined || used.has(found)) continue;
+      used.add(found);
+      follow(found);
     }
   };
   follow(draft);
   return { ...draft, uses: [...used] };
 }
 
+/** Newer versions, among these, of the jigs that a draft uses: it keeps those that it has until it is told otherwise. */
+export const newerUses = (uses: readonly Jig[], others: readonly JigSet[]): readonly Jig[] =>
+  uses.flatMap((used) =>
+    others.filter(({ jig }) => jig.id === used.id && jig.version > used.version).map(({ jig }) => jig),
+  );
+
+/** The draft without one of its inputs: its checks give their inputs in order, and lose the same one. */
+export function withoutInput(draft: JigDraft, index: number): JigDraft {
+  const without = <T>(list: readonly T[]): readonly T[] => list.filter((_, at) => at !== index);
+  return {
+    ...draft,
+    inputs: without(draft.inputs),
+    checks: draft.checks.map((check) => ({ ...check, inputs: without(check.inputs) })),
+  };
+}
+
 /** The draft with another name for an input or a step, wherever its steps use it. */
 export function withName(draft: JigDraft, from: string, to: string): JigDraft {
-  if (from === '' || to === '' || from === to) return draft;
+  // What is no name, however it was written, is used by no step.
+  if (nameIssue(from) !== undefined || to === '' || from === to) return draft;
   const word = new RegExp(`(?<![\\p{L}\\p{N}_])${from}(?![\\p{L}\\p{N}_])`, 'giu');
   const renamed = (text: string) => text.replace(word, to);
   return {

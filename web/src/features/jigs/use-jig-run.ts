@@ -1,4 +1,4 @@
-import { isMetric, readQuantity, reckonTyped, type Issue, type Quantity } from '@sprell/core';
+import { isMetric, kindOf, readQuantity, reckonTyped, type Issue, type Quantity } from '@sprell/core';
 import { callEntry, fixedValue, readJig, runJig, writtenSteps, type JigInput, type JigSet } from '@sprell/core/jig';
 import { computed } from 'vue';
 import { useJob } from '../../live/use-jobs.ts';
@@ -31,12 +31,13 @@ export function useJigRun(set: () => JigSet) {
       bare: kind === 'length' ? job.reading.bare : 'plain',
     });
 
+  /** What a text comes to for an input: nothing typed is what is offered, and a number without a unit is in the input's own. */
   function quantityOf(input: JigInput, text: string): Quantity | undefined {
     if (text.trim() === '') {
       const value = fixedValue(offeredFor(input), set().jig.decimalComma, input.title);
       return value.ok ? value.value : undefined;
     }
-    const { issue, outcome } = work(text, input);
+    const { issue, outcome } = work(entryFor(input, text), input);
     return issue === undefined && outcome?.kind === 'quantity' ? outcome.quantity : undefined;
   }
   const quantitiesFor = (texts: Typed) => set().jig.inputs.map((input) => quantityOf(input, texts[input.name] ?? ''));
@@ -81,7 +82,8 @@ export function useJigRun(set: () => JigSet) {
     const { usual } = input;
     if (text.trim() === '') return offeredFor(input) === usual ? '' : offeredFor(input);
     const { written, outcome } = work(text, input);
-    const isBare = outcome?.kind === 'quantity' && outcome.quantity.dimension === 0 && input.kind !== 'number';
+    const isBare =
+      outcome?.kind === 'quantity' && kindOf(outcome.quantity.dimension) === 'number' && input.kind !== 'number';
     if (!isBare || input.unit === '') return written.trim();
     return /^[\d.,/ ]+$/.test(written) ? `${written.trim()} ${input.unit}` : `(${written.trim()}) ${input.unit}`;
   }
@@ -101,6 +103,6 @@ export function useJigRun(set: () => JigSet) {
   const replace = (texts: Typed) => {
     typed.value = { ...texts };
   };
-  return { typed, read, run, inputs, steps, readingOf, stepsOf, quantitiesFor, entryOf, give, replace };
+  return { typed, read, run, inputs, steps, readingOf, stepsOf, quantityOf, quantitiesFor, entryOf, give, replace };
 }
 export type JigRunning = ReturnType<typeof useJigRun>;
