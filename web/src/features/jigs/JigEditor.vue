@@ -2,7 +2,7 @@
 /** A jig as it is written: its inputs, its steps one by one, which of them are answers, and what it is checked by. */
 import { computed, ref, shallowRef, watch } from 'vue';
 import { Plus } from 'lucide-vue-next';
-import { describeIssue, nameFromLabel, type Issue } from '@sprell/core';
+import { describeIssue, nameFromLabel, readQuantity, type Issue } from '@sprell/core';
 import {
   figuresIn,
   figureToInput,
@@ -57,11 +57,14 @@ function issueAt(part: 'jig' | 'input' | 'step', index: number, field: string): 
   const isEmpty = found !== undefined && (found.code === 'entry.empty' || found.start === found.end);
   return isAsked.value || !isEmpty ? found : undefined;
 }
-const steps = computed(() => {
-  const { program } = read.value;
-  const run = program && runJig(program, []);
-  return program && run?.ok ? writtenSteps(program, run.value, job.style) : [];
+/** It runs with its usual values while it is written. */
+const run = computed(() => {
+  const ran = read.value.program && runJig(read.value.program, []);
+  return ran?.ok ? ran.value : undefined;
 });
+const steps = computed(() =>
+  read.value.program && run.value ? writtenSteps(read.value.program, run.value, job.style) : [],
+);
 function readingOf(index: number): string | undefined {
   const step = steps.value[index];
   if (step?.outcome?.kind === 'answer') return step.outcome.yes ? 'yes' : 'no';
@@ -69,7 +72,16 @@ function readingOf(index: number): string | undefined {
 }
 const checks = computed(() => (read.value.program ? runChecks(whole.value.jig, read.value.program) : []));
 const failing = computed(() => checks.value.filter(({ holds }) => !holds));
-const names = computed(() => taken.value.map((name) => ({ name, reading: '' })));
+/** What a step may name: the inputs, and the steps before it. */
+const names = computed(() => [
+  ...draft.value.inputs.map(({ name }, at) => {
+    const quantity = run.value?.inputs[at];
+    return { name, reading: quantity ? readQuantity(quantity, job.style).text : '' };
+  }),
+  ...draft.value.steps.map(({ name }, at) => ({ name, reading: readingOf(at) ?? '' })),
+]);
+const namesBefore = (step: number) =>
+  names.value.slice(0, draft.value.inputs.length + step).filter(({ name }) => name !== '');
 const figures = computed(() => figuresIn(draft.value));
 
 function write(said: Partial<JigDraft>): void {
@@ -145,18 +157,17 @@ function save(): void {
       <h1>{{ draft.id === undefined ? 'New jig' : draft.title }}</h1>
       <PlainButton data-test="leave-jig" @click="emit('leave')">Cancel</PlainButton>
       <PlainButton leading data-test="save-jig" @click="save">Save</PlainButton>
+      <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
+      <p v-if="isAsked && read.program === undefined" class="wrong" role="alert" data-test="jig-wrong">
+        It cannot be saved yet:
+        {{ elsewhere ? describeIssue(elsewhere.issue) : 'what is wrong stands in red beneath its field.' }}
+      </p>
+      <p v-if="isAsked && draft.title.trim() === ''" class="wrong" role="alert">Give it a title.</p>
+      <p v-if="isWarned && failing.length > 0" class="wrong" role="alert" data-test="checks-fail">
+        {{ failing.length }} of its checks {{ failing.length === 1 ? 'does' : 'do' }} not hold. Touch Save again to save
+        it all the same.
+      </p>
     </div>
-    <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
-    <p v-if="isAsked && read.program === undefined" class="wrong" role="alert" data-test="jig-wrong">
-      It cannot be saved yet:
-      {{ elsewhere ? describeIssue(elsewhere.issue) : 'what is wrong stands in red beneath its field.' }}
-    </p>
-    <p v-if="isAsked && draft.title.trim() === ''" class="wrong" role="alert">Give it a title.</p>
-    <p v-if="isWarned && failing.length > 0" class="wrong" role="alert" data-test="checks-fail">
-      {{ failing.length }} of its checks {{ failing.length === 1 ? 'does' : 'do' }} not hold. Touch Save again to save
-      it all the same.
-    </p>
-
     <div class="fields">
       <TextField
         :model-value="draft.title"
@@ -219,7 +230,7 @@ function save(): void {
         :step
         :issue-of="(field) => issueAt('step', at, field)"
         :reading="readingOf(at)"
-        :names
+        :names="namesBefore(at)"
         :figures="figures.filter((figure) => figure.step === at)"
         :is-first="at === 0"
         :is-last="at === draft.steps.length - 1"
@@ -268,14 +279,19 @@ function save(): void {
   top: 0;
   z-index: 2;
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 8px;
   padding: 8px 0;
   background: var(--ground);
   border-bottom: 1px solid var(--groove);
 }
+.bar .wrong {
+  flex-basis: 100%;
+}
 h1 {
   flex: 1;
+  min-width: 0;
   margin: 0;
   font-size: 22px;
   font-weight: 600;

@@ -28,7 +28,8 @@ const [inputId, saysId] = [useId(), useId()];
       :reading
       :problem="issue && describeIssue(issue)"
       :placeholder
-      :names
+      :names="names ?? []"
+      is-apart
       :aria-describedby="saysId"
     />
     <p :id="saysId" class="says">

@@ -105,12 +105,14 @@ function writeRepeat(said: Partial<JigRepeat>): void {
         <JigEntry
           :model-value="step.repeat.from"
           label="From"
+          :names
           :issue="issueOf('from')"
           @update:model-value="(from: string) => writeRepeat({ from })"
         />
         <JigEntry
           :model-value="step.repeat.to"
           label="To"
+          :names
           :issue="issueOf('to')"
           @update:model-value="(to: string) => writeRepeat({ to })"
         />

@@ -296,7 +296,12 @@ h1 {
 }
 @media (max-width: 820px) {
   .body {
-    display: block;
+    display: flex;
+    flex-direction: column;
+  }
+  .none {
+    order: -1;
+    padding: 12px 16px 4px;
   }
   .side {
     border-right: 0;

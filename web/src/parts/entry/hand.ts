@@ -25,6 +25,8 @@ export interface FieldWords {
   readonly problem: string | undefined;
   /** What its entry may name beside marks. */
   readonly names?: readonly NamedMark[] | undefined;
+  /** It may name nothing else: no mark, no line, nothing of the bench. */
+  readonly isApart?: boolean;
 }
 
 /** A field of a room that takes a size. */

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import SizeText from '../../ui/SizeText.vue';
 import { useJob } from '../../live/use-jobs.ts';
 import { nameOf, sizeWords } from '../../job/index.ts';
+import { useHand } from '../entry/hand.ts';
 import { writtenDown } from '../entry/written-down.ts';
 import { useSize } from './use-size.ts';
 
@@ -40,7 +41,12 @@ const begun = computed(() => {
   const reading = now.reading?.text ?? '';
   return [{ entry: `(${sum})`, title: 'The entry on the bench', name: 'on the bench', reading, kind: 'bench' }];
 });
-const all = computed(() => [...begun.value, ...marks.value, ...lines.value]);
+const hand = useHand();
+const all = computed(() => {
+  const words = hand.isInField ? hand.field?.words() : undefined;
+  if (words?.isApart !== true) return [...begun.value, ...marks.value, ...lines.value];
+  return (words.names ?? []).map(({ name, reading }) => ({ entry: name, title: name, name, reading, kind: 'own' }));
+});
 </script>
 
 <template>

@@ -15,6 +15,8 @@ const props = defineProps<{
   problem: string | undefined;
   /** What else it may name, for the letters of the keys. */
   names?: readonly NamedMark[] | undefined;
+  /** It may name nothing else. */
+  isApart?: boolean;
 }>();
 const text = defineModel<string>({ required: true });
 const emit = defineEmits<{ enter: []; focus: []; blur: [] }>();
@@ -30,7 +32,7 @@ const { typed, ...keyed } = plainHandle({
 });
 const handle: FieldHandle = {
   ...keyed,
-  words: () => ({ label: props.label, reading: props.reading, problem: props.problem, names: props.names }),
+  words: () => props,
 };
 function enter(): void {
   hand.enterField(handle);

@@ -18,8 +18,12 @@ const { comfort, tick } = useComfort();
 
 const capitals = ref(false);
 const rows = computed(() => letterRows(comfort.gloves, capitals.value));
-const labels = computed(() => job.slate.rows.flatMap(({ line }) => line.label ?? []));
-const named = computed(() => [...job.marks.list, ...((hand.isInField ? hand.field?.words().names : undefined) ?? [])]);
+const field = computed(() => (hand.isInField ? hand.field?.words() : undefined));
+const ofJob = computed(() => (field.value?.isApart === true ? [] : job.marks.list));
+const labels = computed(() =>
+  field.value?.isApart === true ? [] : job.slate.rows.flatMap(({ line }) => line.label ?? []),
+);
+const named = computed(() => [...ofJob.value, ...(field.value?.names ?? [])]);
 const offers = computed(() => offersFor(hand.entry, named.value, labels.value));
 
 function press(key: Key): void {
