@@ -46,7 +46,7 @@ const below = {
   stick: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'slate', 'drawing', 'scale'],
   'setting-out': ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'mend', 'drawing'],
   quantities: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'bare', 'slate', 'drawing'],
-  tables: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'drawing'],
+  tables: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'drawing', 'jig'],
   jig: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'bare', 'slate', 'stick'],
   conversation: [
     'base',

@@ -5,6 +5,7 @@ import { JIG_SENTENCES } from './jig/issues.ts';
 import { ROW_SENTENCES } from './quantities/issues.ts';
 import { SCALE_SENTENCES } from './scale/issues.ts';
 import { STICK_SENTENCES } from './stick/issues.ts';
+import { TABLE_SENTENCES } from './tables/issues.ts';
 
 /** One plain sentence for every issue of an entry. */
 const SENTENCES: Sentences<IssueFields> = {
@@ -14,6 +15,7 @@ const SENTENCES: Sentences<IssueFields> = {
   ...ROW_SENTENCES,
   ...SCALE_SENTENCES,
   ...STICK_SENTENCES,
+  ...TABLE_SENTENCES,
 };
 
 /** The sentence for an issue. */

@@ -66,6 +66,46 @@ describe('conversion tables', () => {
     expect(await bench.complaints()).toEqual([]);
   });
 
+  it('keep a table of one’s own: timber as it is sold and as it measures', async () => {
+    const bench = await openBench(browser);
+    await bench.room('/tables');
+    await bench.click('[data-test=table]');
+    await bench.page.waitForSelector('[role=option]');
+    await bench.page.$$eval('[role=option]', (options) => {
+      options.find(({ textContent }) => textContent.includes('as it measures'))?.click();
+    });
+    await bench.click('[data-test=begin-softwood]');
+    await bench.page.waitForFunction(
+      () => document.querySelectorAll('[data-test=timber-table] tbody tr').length === 19,
+    );
+    await bench.click('[data-test=new-timber]');
+    await bench.fill('[data-field=called]', '8/4 oak');
+    await bench.fill(field('thick'), '3 kg');
+    await bench.click('[data-test=save-timber]');
+    await bench.page.waitForFunction(() => document.body.textContent.includes('is no thickness and no width'));
+    await bench.fill(field('thick'), '1 3/4');
+    await bench.click('[data-test=save-timber]');
+    await bench.page.waitForFunction(() =>
+      [...document.querySelectorAll('[data-test=timber-table] tbody tr')].some(
+        ({ textContent }) => textContent.includes('8/4 oak') && textContent.includes('44.5 mm'),
+      ),
+    );
+    await bench.click('[data-test=timber-table] tbody tr:last-child button');
+    await bench.kept();
+
+    // Another device of the same person has it.
+    const other = await openBench(browser, PHONE, bench);
+    await other.room('/tables');
+    await other.tap('[data-test=table]');
+    await other.page.waitForSelector('[role=option]');
+    await other.page.$$eval('[role=option]', (options) => {
+      options.find(({ textContent }) => textContent.includes('as it measures'))?.click();
+    });
+    await other.page.waitForFunction(() => document.body.textContent.includes('8/4 oak'));
+    expect(await other.overflow()).toBe(0);
+    expect(await other.complaints()).toEqual([]);
+  });
+
   it('are read on a phone', async () => {
     const bench = await openBench(browser, PHONE);
     await bench.room('/tables');

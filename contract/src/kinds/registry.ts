@@ -5,6 +5,7 @@ import { markKind } from './mark/kind.ts';
 import { scaleKind } from './scale/kind.ts';
 import { sectionKind } from './section/kind.ts';
 import { setOutKind } from './set-out/kind.ts';
+import { timberKind } from './timber/kind.ts';
 import { taxKind } from './tax/kind.ts';
 import { versionKind } from './version/kind.ts';
 
@@ -18,4 +19,5 @@ export const KINDS: readonly Kind[] = [
   taxKind,
   itemKind,
   jigKind,
+  timberKind,
 ];

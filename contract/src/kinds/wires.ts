@@ -6,6 +6,7 @@ import { markWire } from './mark/wire.ts';
 import { scaleWire } from './scale/wire.ts';
 import { sectionWire } from './section/wire.ts';
 import { setOutWire } from './set-out/wire.ts';
+import { timberWire } from './timber/wire.ts';
 import { taxWire } from './tax/wire.ts';
 import { versionWire } from './version/wire.ts';
 
@@ -19,6 +20,7 @@ const WIRES = {
   tax: taxWire,
   item: itemWire,
   jig: jigWire,
+  timber: timberWire,
 };
 type Wires = typeof WIRES;
 export const KIND_WIRES: readonly KindWire[] = Object.values(WIRES);

@@ -115,6 +115,7 @@ describe('at its limit and one over', () => {
       ['tax', 20],
       ['item', 10_000],
       ['jig', 2000],
+      ['timber', 500],
     ]);
     // As HTTP has them (RFC 9110, 15): clients that know no code of ours go by them.
     expect(PROBLEMS).toEqual({

@@ -7,6 +7,17 @@ import { KELVIN_AT_ZERO, unitById } from '../units/unit-table.ts';
 import { valuesBetween } from '../units/values-between.ts';
 import { familyOf, UNIT_FAMILIES, type FamilyMember, type FamilyReading } from './unit-families.ts';
 
+/** A table as it stands on paper and in a file. */
+export interface TableText {
+  readonly columns: readonly { readonly id: string; readonly title: string }[];
+  readonly rows: readonly { readonly cells: readonly (CellText | undefined)[] }[];
+}
+export interface CellText {
+  readonly text: string;
+  /** As it is typed. */
+  readonly plain: string;
+}
+
 /** A table to read, touch or print: one value a row, each in several ways. */
 export interface ConversionTable {
   readonly columns: readonly FamilyMember[];

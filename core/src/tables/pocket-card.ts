@@ -1,5 +1,5 @@
 import { line, SHEETS, words, type Drawing, type Shape, type SheetSize } from '../drawing/drawing.ts';
-import type { ConversionTable } from './conversion-table.ts';
+import type { TableText } from './conversion-table.ts';
 
 /** Type and the rows of it, in millimetres. */
 const TYPE = 2.7;
@@ -14,10 +14,10 @@ const SIGN = 0.55;
 const ACROSS = [4, 2, 1] as const;
 
 /**
- * A conversion table as cards for a pocket: a sheet that is cut along its lines into cards, each with the headings of its columns.
+ * A table as cards for a pocket: a sheet that is cut along its lines into cards, each with the headings of its columns.
  * Cards are a quarter of the sheet wide, or a half or all of it where the columns want that.
  */
-export function pocketCards({ columns, rows }: ConversionTable, title: string, sheet: SheetSize): readonly Drawing[] {
+export function pocketCards({ columns, rows }: TableText, title: string, sheet: SheetSize): readonly Drawing[] {
   const { width, height } = SHEETS[sheet];
   const wanted = columns.map((_, at) => Math.max(4, ...rows.map(({ cells }) => cells[at]?.text.length ?? 0)));
   const needed = wanted.reduce((sum, signs) => sum + signs * TYPE * SIGN + 3, 2 * PAD);
@@ -60,11 +60,7 @@ interface Place {
   readonly wanted: readonly number[];
 }
 
-function cardShapes(
-  { columns, rows }: ConversionTable,
-  title: string,
-  { x, y, width, wanted }: Place,
-): readonly Shape[] {
+function cardShapes({ columns, rows }: TableText, title: string, { x, y, width, wanted }: Place): readonly Shape[] {
   const [left, right] = [x + PAD, x + width - PAD];
   const all = wanted.reduce((sum, signs) => sum + signs, 0);
   let end = left;

@@ -368,6 +368,16 @@ export const jig = pgTable(
   ],
 );
 
+/** Timber as it is sold and as it measures, its sizes as they were typed. */
+export const timber = pgTable(
+  'timber',
+  { ...thingRow(), called: text('called').notNull(), thick: text('thick').notNull(), wide: text('wide').notNull() },
+  (table) => [
+    ...thingKeys('timber', table),
+    check('timber_measured', sql`${table.called} <> '' and ${table.thick} <> ''`),
+  ],
+);
+
 export const changeKind = pgEnum('change_kind', [
   'line.add',
   'line.words',
@@ -398,6 +408,7 @@ export const THING_TABLES: Readonly<Record<string, ThingTable>> = {
   tax,
   item,
   jig,
+  timber,
 };
 export type ThingTable = PgTable & Record<'id' | 'jobId' | 'revision' | 'createdAt' | 'deletedAt', PgColumn>;
 

@@ -13,7 +13,9 @@ export { sizeWords, type JobMark } from './marks.ts';
 export type { JobScale } from './scales.ts';
 export type { SetOut } from './set-outs.ts';
 export type { ChangedLine, KeptJig } from './jigs.ts';
+export type { AccountShelf } from './account-shelf.ts';
 export type { JigShelf, ShelfJig } from './jig-shelf.ts';
+export type { KeptTimber, TimberShelf } from './timber-shelf.ts';
 export type { ScaleContent } from './undo-stack.ts';
 export { changedStyle, type ReadingChange } from './reading.ts';
 export {

@@ -1,10 +1,7 @@
-import { jigFileOf, jigMadeFit, type Change, type ThingWire } from '@sprell/contract';
+import { jigFileOf, jigMadeFit } from '@sprell/contract';
 import { SHIPPED_JIGS, type Jig, type JigSet } from '@sprell/core/jig';
-import { v7 as uuidv7 } from 'uuid';
-import type { Device } from '../adapters/device.ts';
-import type { JobHead, LocalWrite } from '../adapters/local/local-store.ts';
-import type { Cell, Holder } from './holder.ts';
 import { jigOfFile } from './jig-of-file.ts';
+import { ShelfThings, type OnShelf, type ShelfJobs } from './shelf.ts';
 
 /** A jig of the account, or one that ships: its latest version, and the versions there are. */
 export interface ShelfJig {
@@ -17,37 +14,17 @@ export interface ShelfJig {
   readonly earlier: readonly JigSet[];
 }
 
-/** What the shelf needs of the jobs. */
-export interface ShelfJobs {
-  readonly device: Device;
-  readonly holder: Holder;
-  /** The jobs of this device, those among them that hold jigs. */
-  heads(): Promise<readonly JobHead[]>;
-  /** Makes a job that holds jigs, and returns its head. */
-  make(): Promise<JobHead>;
-  /** Entries may name these. */
-  offer(sets: readonly JigSet[]): void;
-  /** Writes a change down on this device, from where it is sent. */
-  write(what: LocalWrite, head: JobHead): Promise<void>;
-}
-
-interface Kept extends ThingWire<'jig'> {
-  readonly head: JobHead;
-}
-
-/**
- * The jigs of an account: kept in a job of their own, which no list shows, and so shared between its devices, there with no
- * signal, and backed up as everything is. Every version is a thing that never changes.
- */
+/** The jigs of an account. Every version is a thing that never changes. */
 export class JigShelf {
-  readonly #jobs: ShelfJobs;
-  readonly #kept: Cell<readonly Kept[]>;
+  readonly #kept: ShelfThings<'jig'>;
   readonly #list: { readonly value: readonly ShelfJig[] };
+  readonly #offer: (sets: readonly JigSet[]) => void;
 
-  constructor(jobs: ShelfJobs) {
-    this.#jobs = jobs;
-    this.#kept = jobs.holder.cell<readonly Kept[]>([]);
-    this.#list = jobs.holder.derived(() => [...ownOf(this.#kept.value), ...SHIPPED]);
+  /** @param offer entries may name these */
+  constructor(jobs: ShelfJobs, offer: (sets: readonly JigSet[]) => void) {
+    this.#kept = new ShelfThings(jobs, 'jig');
+    this.#list = jobs.holder.derived(() => [...ownOf(this.#kept.list), ...SHIPPED]);
+    this.#offer = offer;
   }
 
   /** One's own first, by their titles; then those that ship. */
@@ -60,15 +37,8 @@ export class JigShelf {
 
   /** Looks at what this device has of them by now. */
   async look(): Promise<void> {
-    const store = await this.#jobs.device.store();
-    const kept: Kept[] = [];
-    for (const head of await this.#jobs.heads()) {
-      const job = await store.open(head.id);
-      const things = (job?.things['jig'] ?? []) as readonly ThingWire<'jig'>[];
-      kept.push(...things.filter(({ deleted }) => !deleted).map((thing) => ({ ...thing, head })));
-    }
-    this.#kept.value = kept;
-    this.#jobs.offer(this.list.map(({ set }) => set));
+    await this.#kept.look();
+    this.#offer(this.list.map(({ set }) => set));
   }
 
   /** Keeps a jig: as it is where it has a version that is not here yet, else as the next one. @returns it as it was kept */
@@ -77,39 +47,21 @@ export class JigShelf {
     const latest = this.find(jig.id);
     const version = latest === undefined ? jig.version : Math.max(jig.version, latest.set.jig.version + 1);
     const set: JigSet = { jig: { ...jig, version }, uses };
-    const head = (await this.#jobs.heads())[0] ?? (await this.#jobs.make());
     const { name, title, id } = set.jig;
-    const content = { jig: id, version, name, title, file: jigFileOf(set) };
-    const thing = { ...content, id: uuidv7(), revision: 0, deleted: false };
-    const change: Change = { id: uuidv7(), kind: 'thing.add', of: 'jig', thingId: thing.id, content };
-    await this.#jobs.write({ change, thing: { kind: 'jig', thing } }, head);
+    await this.#kept.add({ jig: id, version, name, title, file: jigFileOf(set) });
     await this.look();
     return set;
   }
 
   /** Deletes every version of a jig of one's own. @returns how to bring them back */
   async remove(id: string): Promise<() => Promise<void>> {
-    const gone = this.#kept.value.filter(({ jig }) => jig === id);
+    const gone = this.#kept.list.filter(({ jig }) => jig === id);
     await this.#setDeleted(gone, true);
     return () => this.#setDeleted(gone, false);
   }
 
-  async #setDeleted(things: readonly Kept[], deleted: boolean): Promise<void> {
-    const store = await this.#jobs.device.store();
-    for (const { head, ...before } of things) {
-      const job = await store.open(head.id);
-      // Made on our change that is not answered yet, or on the revision.
-      const waiting = job?.waiting.findLast((change) => 'thingId' in change && change.thingId === before.id);
-      const here = job?.things['jig']?.find(({ id }) => id === before.id);
-      const change: Change = {
-        id: uuidv7(),
-        kind: deleted ? 'thing.delete' : 'thing.restore',
-        of: 'jig',
-        thingId: before.id,
-        base: waiting?.id ?? here?.revision ?? before.revision,
-      };
-      await this.#jobs.write({ change, thing: { kind: 'jig', thing: { ...before, deleted } } }, head);
-    }
+  async #setDeleted(things: readonly OnShelf<'jig'>[], deleted: boolean): Promise<void> {
+    await this.#kept.setDeleted(things, deleted);
     await this.look();
   }
 }
@@ -122,7 +74,7 @@ const SHIPPED: readonly ShelfJig[] = SHIPPED_JIGS.map((jig: Jig) => ({
 }));
 
 /** The jigs of what is kept, each with its versions. */
-function ownOf(kept: readonly Kept[]): readonly ShelfJig[] {
+function ownOf(kept: readonly OnShelf<'jig'>[]): readonly ShelfJig[] {
   const versions = new Map<string, JigSet[]>();
   for (const { jig, file } of kept) {
     const set = jigOfFile(file);

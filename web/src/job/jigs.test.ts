@@ -1,6 +1,7 @@
 import { contentOf, KIND_WIRES } from '@sprell/contract';
 import { readQuantity, storedJigs } from '@sprell/core';
 import { SHIPPED_JIGS, type Jig, type JigSet } from '@sprell/core/jig';
+import { SOFTWOOD_TIMBERS, timbersInOrder } from '@sprell/core/tables';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { deviceHere } from '../adapters/device.ts';
 import { FakeServer, JOB_ID, newDevice, OTHER_ID } from '../testing/fake-server.ts';
@@ -11,7 +12,7 @@ let server: FakeServer;
 let jobs: Jobs;
 let job: OpenJob;
 beforeAll(async () => {
-  await Promise.all([import('../adapters/job-server.ts'), import('./jig-shelf.ts'), import('./new-job.ts')]);
+  await Promise.all([import('../adapters/job-server.ts'), import('./account-shelf.ts'), import('./new-job.ts')]);
 });
 beforeEach(async () => {
   vi.useFakeTimers();
@@ -131,7 +132,7 @@ describe('the jigs of an account', () => {
   };
 
   it('are those that ship, and one’s own with every version, in a job that no list shows', async () => {
-    const shelf = await jobs.shelf();
+    const shelf = (await jobs.shelf()).jigs;
     expect(shelf.list.map(({ isShipped }) => isShipped)).toEqual(SHIPPED_JIGS.map(() => true));
     await shelf.save(own);
     const second = await shelf.save({ ...own, jig: { ...own.jig, title: 'My wide decking' } });
@@ -147,7 +148,7 @@ describe('the jigs of an account', () => {
   });
 
   it('are deleted with all their versions, and come back', async () => {
-    const shelf = await jobs.shelf();
+    const shelf = (await jobs.shelf()).jigs;
     await shelf.save(own);
     await shelf.save(own);
     const back = await shelf.remove(own.jig.id);
@@ -179,10 +180,42 @@ describe('the jigs of an account', () => {
   });
 
   it('are there on the next page of this device', async () => {
-    await (await jobs.shelf()).save(own);
+    await (await jobs.shelf()).jigs.save(own);
     const next = new Jobs(deviceHere());
     await next.start();
-    expect((await next.shelf()).find(own.jig.id)?.set).toEqual(own);
+    expect((await next.shelf()).jigs.find(own.jig.id)?.set).toEqual(own);
+    next.dispose();
+  });
+});
+
+describe('the timber of an account', () => {
+  const scant = { called: '2x4', thick: '1 7/16"', wide: '3 7/16"' };
+
+  it('stands beside its jigs, one size for each name, and is changed, deleted and brought back', async () => {
+    const { timbers, jigs } = await jobs.shelf();
+    await timbers.saveAll(SOFTWOOD_TIMBERS);
+    await timbers.saveAll(SOFTWOOD_TIMBERS);
+    expect(timbers.list).toHaveLength(SOFTWOOD_TIMBERS.length);
+    expect(jigs.list.every(({ isShipped }) => isShipped)).toBe(true);
+
+    await timbers.save({ ...scant, called: '2X4' });
+    const [two] = timbers.list.filter(({ called }) => called.toLowerCase() === '2x4');
+    expect(two).toMatchObject({ ...scant, called: '2X4' });
+    await timbers.save(scant, two?.id);
+    const back = await timbers.remove(two?.id ?? '');
+    expect(timbers.list).toHaveLength(SOFTWOOD_TIMBERS.length - 1);
+    await back();
+
+    const next = new Jobs(deviceHere());
+    await next.start();
+    const there = (await next.shelf()).timbers.list;
+    expect(there.map(({ called }) => called)).toEqual(timbersInOrder(SOFTWOOD_TIMBERS).map(({ called }) => called));
+    expect(there.find(({ called }) => called === '2x4')).toMatchObject(scant);
+    // What a page keeps, the server takes.
+    const said = KIND_WIRES.find(({ name }) => name === 'timber')?.said;
+    expect(there.every(({ head: _head, ...kept }) => said?.safeParse(contentOf(kept)).success === true)).toBe(true);
+    expect(said?.safeParse({ ...scant, thick: '3 kg' }).success).toBe(false);
+    expect(said?.safeParse({ ...scant, wide: 'rail' }).success).toBe(false);
     next.dispose();
   });
 });

@@ -8,7 +8,8 @@ import { plainHolder, type Cell, type Holder } from './holder.ts';
 import { OpenJob } from './open-job.ts';
 import { Outbox, type KeepState } from './outbox.ts';
 import type { JobPart } from './job-parts.ts';
-import type { JigShelf } from './jig-shelf.ts';
+import type { AccountShelf } from './account-shelf.ts';
+import { isWork } from './is-work.ts';
 import type { JobPlan } from './new-job.ts';
 import { firstReading } from './reading.ts';
 import { WrittenHere } from './written-here.ts';
@@ -31,7 +32,7 @@ export class Jobs {
   readonly #written: WrittenHere;
   readonly #following: Following;
   readonly #holder: Holder;
-  #shelf: Promise<JigShelf> | undefined;
+  #shelf: Promise<AccountShelf> | undefined;
   readonly #ends = new AbortController();
   readonly #asked: string | undefined;
   #starting: Promise<void> | undefined;
@@ -128,38 +129,19 @@ export class Jobs {
     return (await this.#device.store()).waitingByJob();
   }
 
-  /** The jigs of the account. They come when they are first asked for. */
-  shelf(): Promise<JigShelf> {
-    this.#shelf ??= import('./jig-shelf.ts').then(async ({ JigShelf }) => {
-      const shelf = new JigShelf({
-        device: this.#device,
-        holder: this.#holder,
-        heads: async () => {
-          await this.#written.done;
-          const heads = await (await this.#device.store()).heads();
-          return heads.filter((head) => !isWork(head) && !head.deleted && head.role === 'own');
-        },
-        make: async () => {
-          const { newJob } = await import('./new-job.ts');
-          const { head, whats } = newJob({ title: 'Jigs', reading: firstReading(), fields: { holds: 'jigs' } });
-          for (const what of whats) this.#written.keep(what, head);
-          await this.#written.done;
-          return head;
-        },
-        offer: (sets) => {
-          this.open.jigs.offer(sets);
-        },
-        write: async (what, head) => {
-          this.#written.keep(what, head);
-          await this.#written.done;
-        },
+  /** What the account has for all of its jobs: it comes when it is first asked for. */
+  shelf(): Promise<AccountShelf> {
+    this.#shelf ??= import('./account-shelf.ts').then(async ({ AccountShelf }) => {
+      const jobs = { device: this.#device, holder: this.#holder, written: this.#written };
+      const shelf = new AccountShelf(jobs, (sets) => {
+        this.open.jigs.offer(sets);
       });
       await shelf.look();
       return shelf;
     });
     return this.#shelf;
   }
-  /** Others of this person's devices may have changed them. */
+  /** Others of this person's devices may have changed it. */
   async #lookAtShelf(): Promise<void> {
     await (await this.#shelf)?.look();
   }
@@ -400,6 +382,3 @@ const countsOf = ({ id, lines, people, changedAt, deletedAt }: JobSummary) => ({
   ...{ id, people, changedAt, deletedAt },
   lineCount: lines,
 });
-
-/** Jobs that this device knew before there was such a choice are work. */
-const isWork = ({ holds }: { readonly holds?: JobFields['holds'] }): boolean => holds !== 'jigs';

@@ -32,7 +32,7 @@ const problem = ref<string>();
 
 onMounted(async () => {
   if (job.head === undefined) await jobs.start();
-  shelf.value = await jobs.shelf();
+  shelf.value = (await jobs.shelf()).jigs;
   const fromLines = takeJigDraft();
   if (fromLines) drafts.begin({ ...fromLines, id: undefined, uses: [] });
 });

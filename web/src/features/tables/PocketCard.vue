@@ -2,13 +2,13 @@
 /** The table as cards for a pocket, several on a sheet. */
 import { computed } from 'vue';
 import { isMetric, type SheetSize } from '@sprell/core';
-import { pocketCards, type ConversionTable } from '@sprell/core/tables';
+import { pocketCards, type TableText } from '@sprell/core/tables';
 import ChoiceBar from '../../ui/ChoiceBar.vue';
 import PrintDrawings from '../../ui/drawing/PrintDrawings.vue';
 import { useJob } from '../../live/use-jobs.ts';
 import { useKept } from '../../live/use-kept.ts';
 
-const props = defineProps<{ table: ConversionTable; title: string }>();
+const props = defineProps<{ table: TableText; title: string }>();
 const emit = defineEmits<{ close: [] }>();
 const job = useJob();
 const SHEETS: readonly (readonly [SheetSize, string])[] = [

@@ -1,21 +1,22 @@
 <script setup lang="ts">
 /** Conversion tables: any value in its whole family of units, and tables to read, touch, save and print. */
 import { computed, defineAsyncComponent, onMounted, ref, useTemplateRef } from 'vue';
-import { FileText, Printer } from 'lucide-vue-next';
 import { reckonTyped, type Quantity } from '@sprell/core';
-import { conversionTable, degreesStep, MOST_VALUES, UNIT_FAMILIES, type FamilyReading } from '@sprell/core/tables';
+import { conversionTable, degreesStep, MOST_VALUES, UNIT_FAMILIES, type CellText } from '@sprell/core/tables';
 import PickList from '../../ui/PickList.vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import SizeText from '../../ui/SizeText.vue';
-import { fileName, saveFile } from '../../ui/drawing/save-file.ts';
 import AppHead from '../../parts/head/AppHead.vue';
 import SizeField from '../../parts/field/SizeField.vue';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
 import { useKept } from '../../live/use-kept.ts';
 import AnyValue from './AnyValue.vue';
 import { presets, type Preset } from './presets.ts';
+import TableActs from './TableActs.vue';
 
-const PocketCard = defineAsyncComponent(() => import('./PocketCard.vue'));
+const TimberTable = defineAsyncComponent(() => import('./TimberTable.vue'));
+/** A person's own, beside those that are worked out. */
+const TIMBER = 'timber';
 const jobs = useJobs();
 const job = useJob();
 onMounted(async () => {
@@ -35,7 +36,7 @@ const any = useKept('any-value', '');
 const all = computed(() => presets(job.style));
 const preset = computed(() => all.value.find(({ id }) => id === asked.value.table) ?? (all.value[0] as Preset));
 const table = computed({
-  get: () => preset.value.id,
+  get: () => (asked.value.table === TIMBER ? TIMBER : preset.value.id),
   set: (id: string) => (asked.value = { ...asked.value, table: id, from: '', to: '', step: '', columns: [] }),
 });
 const field = (name: 'from' | 'to' | 'step') =>
@@ -82,24 +83,10 @@ const FIRST = 240;
 const isAll = ref(false);
 const rows = computed(() => (isAll.value ? shown.value?.rows : shown.value?.rows.slice(0, FIRST)) ?? []);
 const anyValue = useTemplateRef('anyValue');
-function look({ plain }: FamilyReading): void {
+function look({ plain }: CellText): void {
   any.value = plain;
   anyValue.value?.focus();
 }
-
-async function saveCsv(): Promise<void> {
-  if (shown.value === undefined) return;
-  const { unparse } = await import('papaparse');
-  const text = unparse(
-    [
-      shown.value.columns.map(({ title }) => title),
-      ...shown.value.rows.map(({ cells }) => cells.map((cell) => cell?.plain ?? '')),
-    ],
-    { delimiter: job.style.decimalComma ? ';' : ',' },
-  );
-  saveFile(fileName(preset.value.title, 'csv'), text, 'text/csv;charset=utf-8');
-}
-const isOnPaper = ref(false);
 </script>
 
 <template>
@@ -112,57 +99,60 @@ const isOnPaper = ref(false);
           <PickList
             v-model="table"
             label="Table"
-            :choices="all.map(({ id, title }) => [id, title] as const)"
+            :choices="[
+              ...all.map(({ id, title }) => [id, title] as const),
+              [TIMBER, 'Timber: as sold, as it measures'],
+            ]"
             data-test="table"
           />
-          <SizeField v-model="from" label="From" :placeholder="preset.from" data-field="from" />
-          <SizeField v-model="to" label="To" :placeholder="preset.to" data-field="to" />
-          <SizeField v-model="step" label="In steps of" :placeholder="preset.step" data-field="step" />
+          <template v-if="table !== TIMBER">
+            <SizeField v-model="from" label="From" :placeholder="preset.from" data-field="from" />
+            <SizeField v-model="to" label="To" :placeholder="preset.to" data-field="to" />
+            <SizeField v-model="step" label="In steps of" :placeholder="preset.step" data-field="step" />
+          </template>
         </div>
-        <el-checkbox-group v-model="columns" class="columns" aria-label="Columns">
-          <el-checkbox v-for="member in members" :key="member.id" :value="member.id" :label="member.title" />
-        </el-checkbox-group>
-        <div class="acts">
-          <PlainButton :disabled="!shown" data-test="save-csv" @click="saveCsv"
-            ><FileText :size="18" aria-hidden="true" />Save as CSV</PlainButton
-          >
-          <PlainButton :disabled="!shown" data-test="pocket-card" @click="isOnPaper = true"
-            ><Printer :size="18" aria-hidden="true" />Pocket card</PlainButton
-          >
-          <span class="hint">A touch on a figure shows it in every unit.</span>
-        </div>
-        <p v-if="!shown" class="none">
-          Give a first value, a last one that is not smaller, and a step, all of one kind:
-          {{ MOST_VALUES.toLocaleString('en') }} rows at most.
-        </p>
-        <div v-else class="scrolls">
-          <table data-test="conversion-table">
-            <thead>
-              <tr>
-                <th v-for="column in shown.columns" :key="column.id" scope="col" :title="column.source">
-                  {{ column.title }}
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="(row, at) in rows" :key="at">
-                <td v-for="(cell, n) in row.cells" :key="n">
-                  <button v-if="cell" type="button" @click="look(cell)"><SizeText :text="cell.text" /></button>
-                </td>
-              </tr>
-            </tbody>
-          </table>
-          <PlainButton v-if="rows.length < shown.rows.length" @click="isAll = true">
-            All {{ shown.rows.length }} rows
-          </PlainButton>
-        </div>
+        <TimberTable v-if="table === TIMBER" @look="look" />
+        <template v-else>
+          <el-checkbox-group v-model="columns" class="columns" aria-label="Columns">
+            <el-checkbox v-for="member in members" :key="member.id" :value="member.id" :label="member.title" />
+          </el-checkbox-group>
+          <div class="acts">
+            <TableActs :table="shown" :title="preset.title" />
+            <span class="hint">A touch on a figure shows it in every unit.</span>
+          </div>
+          <p v-if="!shown" class="none">
+            Give a first value, a last one that is not smaller, and a step, all of one kind:
+            {{ MOST_VALUES.toLocaleString('en') }} rows at most.
+          </p>
+          <div v-else class="scrolls">
+            <table data-test="conversion-table">
+              <thead>
+                <tr>
+                  <th v-for="column in shown.columns" :key="column.id" scope="col" :title="column.source">
+                    {{ column.title }}
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="(row, at) in rows" :key="at">
+                  <td v-for="(cell, n) in row.cells" :key="n">
+                    <button v-if="cell" type="button" @click="look(cell)"><SizeText :text="cell.text" /></button>
+                  </td>
+                </tr>
+              </tbody>
+            </table>
+            <PlainButton v-if="rows.length < shown.rows.length" @click="isAll = true">
+              All {{ shown.rows.length }} rows
+            </PlainButton>
+          </div>
+        </template>
       </section>
     </div>
-    <PocketCard v-if="isOnPaper && shown" :table="shown" :title="preset.title" @close="isOnPaper = false" />
   </main>
 </template>
 
 <style scoped src="../../styles/page.css"></style>
+<style scoped src="./table.css"></style>
 <style scoped>
 .body {
   flex: 1;
@@ -185,64 +175,6 @@ const isOnPaper = ref(false);
   display: flex;
   flex-wrap: wrap;
   padding: 0 16px;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px;
-  padding: 6px 16px 12px;
-}
-.hint,
-.none {
-  color: var(--ink-soft);
-  font-size: 15px;
-}
-.none {
-  margin: 0;
-  padding: 0 16px;
-}
-.scrolls {
-  overflow-x: auto;
-  padding: 0 16px 20px;
-}
-table {
-  border-collapse: collapse;
-  min-width: 100%;
-}
-th {
-  position: sticky;
-  top: 0;
-  padding: 6px 10px;
-  border-bottom: 2px solid var(--ink);
-  background: var(--ground);
-  color: var(--ink-soft);
-  font-size: 15px;
-  font-weight: 500;
-  text-align: right;
-}
-td {
-  padding: 0;
-  border-bottom: 1px solid var(--groove);
-  text-align: right;
-}
-td:first-child button {
-  font-weight: 700;
-}
-td button {
-  width: 100%;
-  min-height: 44px;
-  padding: 0 10px;
-  border: 0;
-  background: none;
-  color: var(--ink);
-  font: 500 18px/1.2 var(--figures);
-  text-align: right;
-  white-space: nowrap;
-  cursor: pointer;
-}
-td button:hover {
-  color: var(--chalk);
 }
 @media (max-width: 900px) {
   .body {
