@@ -140,6 +140,16 @@ describe('jigs', () => {
     );
     await bench.click('[data-test=take-newer]');
     await bench.says('[data-answer=posts] .size', '7');
+
+    // The one before is looked at, and goes nowhere.
+    await bench.click('[data-test=versions]');
+    await bench.page.waitForSelector('[role=option]');
+    await bench.page.$$eval('[role=option]', (options) => {
+      options.find(({ textContent }) => textContent.trim() === '1')?.click();
+    });
+    await bench.says('[data-answer=posts] .size', '6');
+    await bench.page.waitForSelector('[data-test=only-looked]');
+    expect(await bench.page.$('[data-answer=posts] [data-test=to-slate]')).toBeNull();
   });
 
   it('are written from nothing, use one another, are checked, and wait as they are for whoever comes back', async () => {

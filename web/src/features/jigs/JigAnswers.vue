@@ -10,7 +10,12 @@ import { roundingWord } from '../../parts/reading/rounding-words.ts';
 import ResultUses from '../../parts/result/ResultUses.vue';
 import { useJob } from '../../live/use-jobs.ts';
 
-const props = defineProps<{ steps: readonly WrittenStep[]; entryOf: (answer: string) => string | undefined }>();
+const props = defineProps<{
+  steps: readonly WrittenStep[];
+  entryOf: (answer: string) => string | undefined;
+  /** They are only looked at, and go nowhere. */
+  isOnlyLookedAt: boolean;
+}>();
 const job = useJob();
 const answers = computed(() => props.steps.filter(({ isAnswer, outcome }) => isAnswer && outcome !== undefined));
 
@@ -55,14 +60,16 @@ const isCountable = ({ outcome }: WrittenStep) =>
         <ol class="values">
           <li v-for="(reading, at) in step.readings" :key="at"><SizeText :text="reading.text" /></li>
         </ol>
-        <button type="button" class="row" @click="listToSlate(step)">Put all on the slate</button>
+        <button v-if="!isOnlyLookedAt" type="button" class="row" @click="listToSlate(step)">
+          Put all on the slate
+        </button>
       </template>
       <template v-else>
         <span class="reading">
           <SizeText class="size" :text="step.readings[0]?.text ?? ''" />
           <span v-if="wordFor(step)" class="rounding">{{ wordFor(step) }}</span>
         </span>
-        <span class="uses">
+        <span v-if="!isOnlyLookedAt" class="uses">
           <ResultUses :name="step.title" :entry="() => entryOf(step.name)" :plain="step.readings[0]?.plain" />
           <button
             v-if="isCountable(step)"

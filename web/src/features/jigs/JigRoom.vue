@@ -20,7 +20,7 @@ import SideBySide from './SideBySide.vue';
 import WhatIf from './WhatIf.vue';
 import { useJigRun } from './use-jig-run.ts';
 
-const props = defineProps<{ set: JigSet }>();
+const props = defineProps<{ set: JigSet; /** Its answers go nowhere. */ isOnlyLookedAt: boolean }>();
 const running = useJigRun(() => props.set);
 const { typed, read, run, inputs, steps, readingOf, entryOf, give, replace } = running;
 const job = useJob();
@@ -92,7 +92,7 @@ const isTouched = computed(() => Object.keys(typed.value).length > 0);
       <p v-if="stopped" class="wrong">
         It stops at step {{ (run?.ok ? run.value.reached : 0) + 1 }}. {{ describeIssue(stopped) }}
       </p>
-      <JigAnswers :steps :entry-of="entryOf" />
+      <JigAnswers :steps :entry-of="entryOf" :is-only-looked-at />
     </section>
     <section class="how" aria-label="How it goes">
       <ChoiceBar v-model="look" class="looks" label="What is shown" :choices="LOOKS" test="look" />

@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router';
 import { FileDown, FileUp, Pencil, Plus, Trash2 } from 'lucide-vue-next';
 import { jigFileOf, jigMadeFit, jigSetOf } from '@sprell/contract';
 import type { JigSet } from '@sprell/core/jig';
+import PickList from '../../ui/PickList.vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import QuestionDialog from '../../ui/QuestionDialog.vue';
 import { fileName, saveFile } from '../../ui/drawing/save-file.ts';
@@ -20,6 +21,7 @@ import JigList from './JigList.vue';
 import JigRoom from './JigRoom.vue';
 import NewerVersion from './NewerVersion.vue';
 import { useDrafts } from './use-drafts.ts';
+import { useVersion } from './use-version.ts';
 
 const props = defineProps<{ jig: string }>();
 const jobs = useJobs();
@@ -49,12 +51,22 @@ const all = computed((): readonly ShelfJig[] => {
 const chosen = computed(() => all.value.find(({ id }) => id === props.jig));
 const isKept = computed(() => shelf.value?.find(props.jig) !== undefined);
 const inJob = computed(() => job.jigs.list.find(({ jig }) => jig === props.jig));
-/** The version that this job uses, where it uses one. */
-const set = computed(() => inJob.value?.set ?? chosen.value?.set);
+const {
+  all: versions,
+  set,
+  version,
+  own,
+  isOnlyLookedAt,
+} = useVersion(
+  () => chosen.value,
+  () => inJob.value,
+);
 watch(() => props.jig, drafts.putAside);
 watch(draft, () => (problem.value = undefined));
 function edit(): void {
-  if (chosen.value) drafts.begin(draftOf(chosen.value.set, !chosen.value.isShipped));
+  // An earlier one that is looked at becomes the next.
+  const from = isOnlyLookedAt.value ? set.value : chosen.value?.set;
+  if (chosen.value && from) drafts.begin(draftOf(from, !chosen.value.isShipped));
 }
 async function save(made: JigSet): Promise<void> {
   const isNew = draft.value?.id === undefined;
@@ -150,7 +162,20 @@ async function openFile(): Promise<void> {
         <router-link class="back" to="/jigs">All jigs</router-link>
         <div class="title">
           <h1>{{ set.jig.title }}</h1>
-          <span class="version">version {{ set.jig.version }}</span>
+          <PickList
+            v-if="versions.length > 1"
+            v-model="version"
+            class="versions"
+            label="Version"
+            :choices="
+              versions.map(({ jig: { version: n } }) => [
+                n,
+                n === own?.jig.version && inJob ? `${n}, in this job` : `${n}`,
+              ])
+            "
+            data-test="versions"
+          />
+          <span v-else class="version">version {{ set.jig.version }}</span>
           <span class="tools">
             <PlainButton v-if="isKept" data-test="edit-jig" @click="edit"
               ><Pencil :size="18" aria-hidden="true" />{{ chosen.isShipped ? 'Edit a copy' : 'Edit' }}</PlainButton
@@ -165,13 +190,19 @@ async function openFile(): Promise<void> {
           </span>
         </div>
         <p v-if="set.jig.about" class="about">{{ set.jig.about }}</p>
+        <p v-if="isOnlyLookedAt" class="only-looked" data-test="only-looked">
+          You look at version {{ set.jig.version }}: its answers go nowhere from here.
+          <template v-if="isKept && !chosen.isShipped && set !== chosen.set"
+            >Edit makes the next version of it.</template
+          >
+        </p>
         <NewerVersion
-          v-if="inJob && chosen.set.jig.version > inJob.version"
+          v-else-if="inJob && chosen.set.jig.version > inJob.version"
           :key="`${inJob.id} ${chosen.set.jig.version}`"
           :in-job="inJob"
           :newer="chosen.set"
         />
-        <JigRoom :key="`${jig} ${set.jig.version}`" :set />
+        <JigRoom :key="`${jig} ${set.jig.version}`" :set :is-only-looked-at />
       </section>
       <section v-else class="none">
         <h1>Jigs</h1>
@@ -279,6 +310,15 @@ h1 {
   color: var(--ink-soft);
   font-size: 15px;
 }
+.versions {
+  width: 180px;
+}
+.only-looked {
+  margin: 8px 16px 0;
+  padding: 8px 10px;
+  border-left: 3px solid var(--chalk);
+  background: var(--chalk-wash);
+}
 .tools {
   display: flex;
   flex-wrap: wrap;
@@ -327,6 +367,7 @@ h1 {
     display: contents;
   }
   .title > h1,
+  .title > .versions,
   .title > .version {
     padding: 0 16px;
   }
