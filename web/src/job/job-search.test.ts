@@ -1,3 +1,4 @@
+import { SHIPPED_JIGS } from '@sprell/core/jig';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { deviceHere } from '../adapters/device.ts';
 import type { HeavyWork } from '../adapters/heavy-work.ts';
@@ -29,6 +30,9 @@ describe('looking for a job', () => {
     jobs.open.lines.landWords('note', 'ask about the gate');
     const deck = await jobs.make({ title: 'Deck', reading });
     jobs.open.lines.land(`joist: 12'`);
+    const [decking] = SHIPPED_JIGS;
+    if (decking) jobs.open.jigs.bring({ jig: decking, uses: [] });
+    jobs.open.lines.land(`boards: 1000 * decking(14')`);
     await jobs.here(deck);
     const search = new JobSearch(deviceHere(), beside);
     const found = async (words: string) =>
@@ -42,6 +46,8 @@ describe('looking for a job', () => {
     expect(await found(`15' 1"`)).toEqual({ [shed]: ['post = #1 × 2'] });
     expect(await found('144')).toEqual({ [deck]: ['joist: 12′'] });
     expect(await found('rafter')).toEqual({});
+    // A jig is called by its name, and what comes of it is found.
+    expect(await found('30000')).toEqual({ [deck]: [`boards: 1000 × decking(width = 14′)`] });
     search.dispose();
     jobs.dispose();
   });

@@ -1,9 +1,11 @@
-import { allThings, type LineWire } from '@sprell/contract';
+import { allThings, listsOf, type LineWire } from '@sprell/contract';
 import { DEFAULT_STYLE, fromStored, parseRational, type ReadingStyle, type SlateLine } from '@sprell/core';
 import type { Device } from '../adapters/device.ts';
 import { heavyWork, HeavyWorkCancelled, type HeavyWork } from '../adapters/heavy-work.ts';
 import type { JobHead, LocalJob } from '../adapters/local/local-store.ts';
 import type { SizeFinder } from './find-sizes.ts';
+import { JigNames } from './jig-names.ts';
+import { MarkNames } from './mark-names.ts';
 import { isWorked, readBackOf, withLabel, wordsOf } from './slate-row.ts';
 
 /** Lines of one job that are shown; more than that, and the job itself is what was looked for. */
@@ -56,8 +58,9 @@ export class JobSearch {
       const name = thing.deleted ? undefined : (thing as { readonly name?: unknown }).name;
       return typeof name === 'string' && name.toLowerCase().includes(low) ? [name] : [];
     });
-    const shown = shownLines(here);
-    const style = styleOf(here.head);
+    const reading = readingOf(here);
+    const { style } = reading;
+    const shown = shownLines(here, reading);
     const said = shown.flatMap(({ line, source }) =>
       [line.label ?? '', line.note].some((text) => text.toLowerCase().includes(low))
         ? [shownAs(line, source, style)]
@@ -88,15 +91,22 @@ function styleOf({ reading, thousands, decimalComma, currency }: JobHead): Readi
   return { ...DEFAULT_STYLE, ...rest, metricStep: step, thousands, decimalComma, currency };
 }
 
+/** How its entries read: with the jigs and the names of its own, which later words of the language do not take from it. */
+function readingOf({ head, things }: LocalJob) {
+  const [jigs, marks] = [new JigNames(), new MarkNames()];
+  const lists = listsOf(things);
+  jigs.update(lists.jigs.filter(({ deleted }) => !deleted));
+  marks.update({ marks: lists.marks, isMade: () => true });
+  return { jigs, marks, style: { ...styleOf(head), names: new Set(marks.words), jigs: jigs.programs } };
+}
+
 /** The lines of a job that stand, with their entries as a person sees them. */
-function shownLines({ lines, things }: LocalJob) {
+function shownLines({ lines }: LocalJob, { jigs, marks }: ReturnType<typeof readingOf>) {
   const numbers = new Map(lines.map(({ id, number }) => [id, number]));
-  const marks = new Map(
-    (things['mark'] ?? []).map((mark) => [mark.id, String((mark as { readonly name?: unknown }).name)]),
-  );
   const names = {
     lineNumber: (id: string) => numbers.get(id) ?? undefined,
-    markName: (id: string) => marks.get(id),
+    markName: (id: string) => marks.nameOf(id),
+    jigName: (id: string) => jigs.nameOf(id),
   };
   return lines
     .filter(({ deleted }) => !deleted)
