@@ -178,10 +178,10 @@ module.exports = {
     {
       name: 'web-jobs-through-their-door',
       comment:
-        'Screens use what `job/index.ts` names, and the stories of marks and the take-off, which only some of them load.',
+        'Screens use what `job/index.ts` names, the stories of marks, the take-off and job files, which only some of them load.',
       severity: 'error',
       from: { path: '^web/src/(parts|features|ui|app)/', pathNot: TESTS },
-      to: { path: '^web/src/job/', pathNot: '^web/src/job/(index|mark-story|quantities)\\.ts$' },
+      to: { path: '^web/src/job/', pathNot: '^web/src/job/(index|mark-story|quantities|job-files)\\.ts$' },
     },
     {
       name: 'web-jobs-know-no-screen',

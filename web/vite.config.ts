@@ -62,6 +62,13 @@ export default defineConfig({
           { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
           { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
         ],
+        shortcuts: [
+          { name: 'Bench', url: '/', icons: [{ src: '/icon-192.png', sizes: '192x192', type: 'image/png' }] },
+          { name: 'Jobs', url: '/jobs', icons: [{ src: '/icon-192.png', sizes: '192x192', type: 'image/png' }] },
+        ],
+        // A job file that is opened with the installed application comes into the room of the jobs.
+        file_handlers: [{ action: '/jobs', accept: { 'application/json': ['.json'] } }],
+        launch_handler: { client_mode: 'navigate-existing' },
       },
       workbox: {
         globPatterns: ['**/*.{js,css,html,woff2,svg,png}'],

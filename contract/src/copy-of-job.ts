@@ -26,23 +26,24 @@ export function copyOfJob(job: JobWire, title: string, newId: () => string): rea
   const ofTheCopyById = (value: unknown): unknown =>
     typeof value === 'string' ? copied(value) : Array.isArray(value) ? value.map(ofTheCopyById) : value;
 
+  const standingOf = (kind: string) => (thingsOf(job)[kind] ?? []).filter(({ deleted }) => !deleted);
+  // In the order in which they stand, whatever names them first: things that have no place are told apart by it.
+  for (const { name } of KINDS) for (const thing of standingOf(name)) copied(thing.id);
   const things = KINDS.flatMap(({ name, entries, refers = [] }) =>
-    (thingsOf(job)[name] ?? [])
-      .filter(({ deleted }) => !deleted)
-      .map((thing): Change => {
-        const content: Content = contentOf(thing);
-        const held = Object.fromEntries([
-          ...entries.map((field) => [field, ofTheCopy(content[field])] as const),
-          ...refers.map((field) => [field, ofTheCopyById(content[field])] as const),
-        ]);
-        return {
-          id: newId(),
-          kind: 'thing.add',
-          of: name,
-          thingId: copied(thing.id),
-          content: { ...content, ...held },
-        };
-      }),
+    standingOf(name).map((thing): Change => {
+      const content: Content = contentOf(thing);
+      const held = Object.fromEntries([
+        ...entries.map((field) => [field, ofTheCopy(content[field])] as const),
+        ...refers.map((field) => [field, ofTheCopyById(content[field])] as const),
+      ]);
+      return {
+        id: newId(),
+        kind: 'thing.add',
+        of: name,
+        thingId: copied(thing.id),
+        content: { ...content, ...held },
+      };
+    }),
   );
   const standing = job.lines
     .filter(({ deleted }) => !deleted)

@@ -57,6 +57,27 @@ export {
 export { copyOfJob } from './copy-of-job.ts';
 export { jigFileOf, jigMadeFit } from './jig-file-text.ts';
 export { JIG_FILE_LIMIT, jigFileWire, jigSetOf, type JigFileProblem, type JigFileRead } from './jig-file.ts';
+export {
+  fileJobOf,
+  JOB_FORMAT,
+  jobFileOf,
+  type FileFields,
+  type FileJob,
+  type FileLine,
+  type FileThing,
+  type JobInside,
+} from './job-file/job-file-text.ts';
+export { slateOfFile, type SlateOfFileLine } from './job-file/slate-of-file.ts';
+export { styleOfJob } from './job-style.ts';
+export {
+  mergeOf,
+  type AddedLine,
+  type AddedThing,
+  type ChangedLine,
+  type ChangedThing,
+  type Merge,
+} from './job-file/merge.ts';
+export { JOB_FILE_LIMIT, jobFileWire, jobOfFile, type JobFileProblem, type JobFileRead } from './job-file/job-file.ts';
 export { NEW_ITEM, type ItemContent } from './kinds/item/new-item.ts';
 export * from './endpoints/account.ts';
 export * from './endpoints/members.ts';

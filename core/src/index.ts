@@ -16,6 +16,7 @@ export { sameResult } from './slate/recalculate.ts';
 export { nearestOf } from './notation/near-miss.ts';
 export { jigsNamedIn } from './notation/names.ts';
 export { parse, isTaken, type Parsed } from './notation/parser.ts';
+export { JIG_GONE } from './notation/functions.ts';
 export type { Entry, JigProgram, JigPrograms } from './notation/ast.ts';
 export { labelColon } from './notation/label.ts';
 export { repeatedStep } from './notation/next-step.ts';

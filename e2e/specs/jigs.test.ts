@@ -142,11 +142,7 @@ describe('jigs', () => {
     await bench.says('[data-answer=posts] .size', '7');
 
     // The one before is looked at, and goes nowhere.
-    await bench.click('[data-test=versions]');
-    await bench.page.waitForSelector('[role=option]');
-    await bench.page.$$eval('[role=option]', (options) => {
-      options.find(({ textContent }) => textContent.trim() === '1')?.click();
-    });
+    await bench.choose('[data-test=versions]', '1');
     await bench.says('[data-answer=posts] .size', '6');
     await bench.page.waitForSelector('[data-test=only-looked]');
     expect(await bench.page.$('[data-answer=posts] [data-test=to-slate]')).toBeNull();

@@ -69,11 +69,7 @@ describe('conversion tables', () => {
   it('keep a table of one’s own: timber as it is sold and as it measures', async () => {
     const bench = await openBench(browser);
     await bench.room('/tables');
-    await bench.click('[data-test=table]');
-    await bench.page.waitForSelector('[role=option]');
-    await bench.page.$$eval('[role=option]', (options) => {
-      options.find(({ textContent }) => textContent.includes('as it measures'))?.click();
-    });
+    await bench.choose('[data-test=table]', 'as it measures');
     await bench.click('[data-test=begin-softwood]');
     await bench.page.waitForFunction(
       () => document.querySelectorAll('[data-test=timber-table] tbody tr').length === 19,
@@ -96,11 +92,7 @@ describe('conversion tables', () => {
     // Another device of the same person has it.
     const other = await openBench(browser, PHONE, bench);
     await other.room('/tables');
-    await other.tap('[data-test=table]');
-    await other.page.waitForSelector('[role=option]');
-    await other.page.$$eval('[role=option]', (options) => {
-      options.find(({ textContent }) => textContent.includes('as it measures'))?.click();
-    });
+    await other.choose('[data-test=table]', 'as it measures');
     await other.page.waitForFunction(() => document.body.textContent.includes('8/4 oak'));
     expect(await other.overflow()).toBe(0);
     expect(await other.complaints()).toEqual([]);

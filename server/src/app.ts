@@ -9,6 +9,7 @@ import packedFiles from 'express-static-gzip';
 import helmet, { type HelmetOptions } from 'helmet';
 import type { Logger } from 'pino';
 import { beGuest } from '@sprell/contract';
+import { FILE_SCHEMAS } from '@sprell/contract/file-schemas';
 import { openApi } from '@sprell/contract/openapi';
 import type { OpenDatabase } from './db/client.ts';
 import { accountRoutes, makeAccountsService, makeClaimsService } from './features/accounts/index.ts';
@@ -98,6 +99,10 @@ function api(parts: AppParts): Router {
     await pool.query('select 1');
     response.json({ ready: true });
   });
+  for (const [name, schema] of Object.entries(FILE_SCHEMAS))
+    router.get(`/${name}`, (_request, response) => {
+      response.type('application/schema+json').json(schema());
+    });
   router.get('/openapi.json', (_request, response) => {
     response.json(openApi());
   });

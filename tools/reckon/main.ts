@@ -21,6 +21,7 @@ export async function main(args: readonly string[]): Promise<number> {
   }
   // The validator that it needs would keep every other call waiting.
   if (options.jig !== undefined) return (await import('./run-jig-file.ts')).runJigFile(options.jig, options);
+  if (options.job !== undefined) return (await import('./print-job-file.ts')).printJobFile(options.job, options.json);
   const session = new Session(options.style);
   const answerSaid = phrasesOf(options.style);
   let errors = 0;

@@ -8,17 +8,20 @@ export interface ReckonArguments {
   readonly style: ReadingStyle;
   /** A jig file to run; the entries are its inputs then, as name=entry. */
   readonly jig: string | undefined;
+  /** A job file whose slate is printed. */
+  readonly job: string | undefined;
   /** Entries given as arguments; with none, standard input is read. */
   readonly entries: readonly string[];
 }
 
-export const USAGE = `bin/reckon [--json] [--spoken] [--style ${LENGTH_STYLES.join('|')}] [--finest 1/16] [--round nearest|up|down] [--jig FILE] [ENTRY …]`;
+export const USAGE = `bin/reckon [--json] [--spoken] [--style ${LENGTH_STYLES.join('|')}] [--finest 1/16] [--round nearest|up|down] [--jig FILE] [--job FILE] [ENTRY …]`;
 
 /** The arguments read, or a sentence that says which one is wrong. */
 export function readArguments(args: readonly string[]): ReckonArguments | { readonly problem: string } {
   let json = false;
   let spoken = false;
   let jig: string | undefined;
+  let job: string | undefined;
   let style: ReadingStyle = DEFAULT_STYLE;
   const entries: string[] = [];
   for (let index = 0; index < args.length; index += 1) {
@@ -34,6 +37,9 @@ export function readArguments(args: readonly string[]): ReckonArguments | { read
     else if (name === '--jig') {
       jig = value();
       if (jig === '') return { problem: '--jig takes a jig file.' };
+    } else if (name === '--job') {
+      job = value();
+      if (job === '') return { problem: '--job takes a job file.' };
     } else if (name === '--style') {
       const wanted = value();
       if (!isLengthStyle(wanted))
@@ -55,7 +61,7 @@ export function readArguments(args: readonly string[]): ReckonArguments | { read
     } else if (/^--[a-z]/.test(argument)) return { problem: `There is no option ${name}.\n${USAGE}` };
     else entries.push(argument);
   }
-  return { json, spoken, style, jig, entries };
+  return { json, spoken, style, jig, job, entries };
 }
 
 /** --style=mm as a name and a value; an entry that begins with a minus sign is no option. */

@@ -20,9 +20,8 @@ import {
   type UnitId,
   type Unit,
 } from '@sprell/core';
-import { jigFileWire } from '@sprell/contract';
+import { FILE_SCHEMAS } from '@sprell/contract/file-schemas';
 import { readJig, SHIPPED_JIGS } from '@sprell/core/jig';
-import { z } from 'zod';
 
 /** The rule in words; its rows are the golden ones that the tests go through. */
 function bareNumbers(): string {
@@ -157,16 +156,15 @@ ${table(['code', 'for instance', 'what is said'], rows)}
 `;
 }
 
-/** What others can check a jig file with. */
-function jigSchema(): string {
-  const schema = z.toJSONSchema(jigFileWire, { io: 'input', target: 'draft-2020-12' });
-  return `${JSON.stringify({ title: 'A jig file of Sprell', ...schema }, undefined, 2)}\n`;
-}
-
 const PAGES: Readonly<Record<string, () => string>> = {
   'docs/notation.md': notationPage,
   'docs/reference/issues.md': issuesPage,
-  'docs/jig-file.schema.json': jigSchema,
+  ...Object.fromEntries(
+    Object.entries(FILE_SCHEMAS).map(([name, schema]) => [
+      `docs/${name}`,
+      () => `${JSON.stringify(schema(), undefined, 2)}\n`,
+    ]),
+  ),
 };
 
 /** Writes the pages, or, when only checking, names those that differ. */

@@ -39,8 +39,12 @@ describe('things of a job', () => {
     expect(called('section', { name: 'Roof' })).toBe('the section Roof');
     expect(called('version', { name: 'with oak' })).toBe('the version with oak');
     expect(called('tax', { name: 'sales tax' })).toBe('the tax sales tax');
-    // A mark is made along with a line, and a jig comes with it: a person did one thing.
-    expect(KINDS.flatMap(({ name, comesAlong }) => (comesAlong === true ? [name] : []))).toEqual(['mark', 'jig']);
+    // A mark is made along with a line, a jig comes with it, and timber is no part of a job: a person did one thing.
+    expect(KINDS.flatMap(({ name, comesAlong }) => (comesAlong === true ? [name] : []))).toEqual([
+      'mark',
+      'jig',
+      'timber',
+    ]);
     expect(() => kindNamed('unknown')).toThrow('unknown');
   });
 });

@@ -24,6 +24,7 @@ export {
   readBackOf,
   splitLabel,
   withLabel,
+  wordsOf,
   type SlateRow,
   type WordsRow,
   type WorkedRow,

@@ -1,11 +1,10 @@
-import { allThings, listsOf, type LineWire } from '@sprell/contract';
-import { DEFAULT_STYLE, fromStored, parseRational, type ReadingStyle, type SlateLine } from '@sprell/core';
+import { allThings, type LineWire } from '@sprell/contract';
+import type { ReadingStyle, SlateLine } from '@sprell/core';
 import type { Device } from '../adapters/device.ts';
 import { heavyWork, HeavyWorkCancelled, type HeavyWork } from '../adapters/heavy-work.ts';
 import type { JobHead, LocalJob } from '../adapters/local/local-store.ts';
+import { readingOf, shownIn } from './closed-job.ts';
 import type { SizeFinder } from './find-sizes.ts';
-import { JigNames } from './jig-names.ts';
-import { MarkNames } from './mark-names.ts';
 import { isWorked, readBackOf, withLabel, wordsOf } from './slate-row.ts';
 
 /** Lines of one job that are shown; more than that, and the job itself is what was looked for. */
@@ -60,7 +59,11 @@ export class JobSearch {
     });
     const reading = readingOf(here);
     const { style } = reading;
-    const shown = shownLines(here, reading);
+    const asShown = shownIn(here, reading);
+    const shown = here.lines
+      .filter(({ deleted }) => !deleted)
+      .sort((a, b) => (a.position < b.position ? -1 : 1))
+      .map((line) => ({ line, source: asShown(line.source) }));
     const said = shown.flatMap(({ line, source }) =>
       [line.label ?? '', line.note].some((text) => text.toLowerCase().includes(low))
         ? [shownAs(line, source, style)]
@@ -83,33 +86,3 @@ export class JobSearch {
 
 const shownAs = (line: LineWire, source: string, style: ReadingStyle): string =>
   isWorked(line) ? readBackOf(withLabel(line.label, source), style) : wordsOf(line);
-
-/** How a job's sizes read, for a job that is not open. */
-function styleOf({ reading, thousands, decimalComma, currency }: JobHead): ReadingStyle {
-  const { metricStep, ...rest } = reading;
-  const step = parseRational(metricStep) ?? DEFAULT_STYLE.metricStep;
-  return { ...DEFAULT_STYLE, ...rest, metricStep: step, thousands, decimalComma, currency };
-}
-
-/** How its entries read: with the jigs and the names of its own, which later words of the language do not take from it. */
-function readingOf({ head, things }: LocalJob) {
-  const [jigs, marks] = [new JigNames(), new MarkNames()];
-  const lists = listsOf(things);
-  jigs.update(lists.jigs.filter(({ deleted }) => !deleted));
-  marks.update({ marks: lists.marks, isMade: () => true });
-  return { jigs, marks, style: { ...styleOf(head), names: new Set(marks.words), jigs: jigs.programs } };
-}
-
-/** The lines of a job that stand, with their entries as a person sees them. */
-function shownLines({ lines }: LocalJob, { jigs, marks }: ReturnType<typeof readingOf>) {
-  const numbers = new Map(lines.map(({ id, number }) => [id, number]));
-  const names = {
-    lineNumber: (id: string) => numbers.get(id) ?? undefined,
-    markName: (id: string) => marks.nameOf(id),
-    jigName: (id: string) => jigs.nameOf(id),
-  };
-  return lines
-    .filter(({ deleted }) => !deleted)
-    .sort((a, b) => (a.position < b.position ? -1 : 1))
-    .map((line) => ({ line, source: fromStored(line.source, names) }));
-}

@@ -1,4 +1,11 @@
-import { DELETED_KEPT_DAYS, type JobFields, type JobSummary, type ProblemCode } from '@sprell/contract';
+import {
+  DELETED_KEPT_DAYS,
+  thingsOf,
+  type JobFields,
+  type JobSummary,
+  type JobWire,
+  type ProblemCode,
+} from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 import type { Device } from '../adapters/device.ts';
 import type { JobHead, LocalJob } from '../adapters/local/local-store.ts';
@@ -169,6 +176,12 @@ export class Jobs {
       fields: { tags, thousands, decimalComma, currency, bareNumbers, moneyRounded },
       from: { job, parts },
     });
+  }
+
+  /** Makes a job of one that came as a file, and opens it. @returns its id */
+  async makeOf(job: JobWire): Promise<string> {
+    const { planOf } = await import('./job-inside.ts');
+    return this.make(planOf(job, thingsOf(job)));
   }
 
   /** A job as this device has it. */

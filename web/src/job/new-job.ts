@@ -19,7 +19,7 @@ export interface JobPlan {
   readonly reading: ReadingWire;
   readonly fields?: Partial<Omit<JobFields, 'title'>>;
   /** What comes along from another job. */
-  readonly from?: { readonly job: LocalJob; readonly parts: ReadonlySet<JobPart> };
+  readonly from?: { readonly job: Pick<LocalJob, 'lines' | 'things'>; readonly parts: ReadonlySet<JobPart> };
 }
 
 /** Kinds of things that can be asked for by themselves; the others come with all lines. */
@@ -68,9 +68,11 @@ function wireOf(said: JobFields & { readonly reading: ReadingWire }, from: JobPl
     return [kind, isWanted ? list : []] as const;
   });
   const wanted = parts.has('lines') ? lines : parts.has('marks') ? linesOfMarks(lines) : [];
-  // A mark without the lines that it comes from has no value.
+  // A mark without the lines that it comes from has no value; in a whole job it may get one again.
   const kept =
-    wanted.length === 0 ? things.map(([kind, list]) => [kind, kind === 'mark' ? [] : list] as const) : things;
+    wanted.length === 0 && !parts.has('lines')
+      ? things.map(([kind, list]) => [kind, kind === 'mark' ? [] : list] as const)
+      : things;
   return { ...said, lines: [...wanted], ...listsOf(Object.fromEntries(kept)) } as JobWire;
 }
 
@@ -85,14 +87,14 @@ export function linesOfMarks(lines: readonly LineWire[]): readonly LineWire[] {
 }
 
 /** What a change that makes something leaves on the device. */
-function leftBy(change: Change): Pick<LocalWrite, 'line' | 'thing'> {
+function leftBy(change: Change): Pick<LocalWrite, 'line' | 'thing' | 'isNumbered'> {
   if (change.kind === 'line.add' || change.kind === 'line.words') {
     const { lineId: id, position, source, label, note } = change;
     const made =
       change.kind === 'line.add'
         ? { kind: 'worked' as const, number: change.number }
         : { kind: change.words, number: null };
-    return { line: { id, ...made, position, source, label, note, revision: 0, deleted: false } };
+    return { line: { id, ...made, position, source, label, note, revision: 0, deleted: false }, isNumbered: true };
   }
   if (change.kind !== 'thing.add') return {};
   return { thing: { kind: change.of, thing: { id: change.thingId, ...change.content, revision: 0, deleted: false } } };

@@ -1,4 +1,13 @@
-import type { JobSummary, JobWire } from '@sprell/contract';
+import {
+  copyOfJob,
+  jobFieldsOf,
+  jobFileOf,
+  jobOfFile,
+  thingsOf,
+  type JobSummary,
+  type JobWire,
+} from '@sprell/contract';
+import request from 'supertest';
 import { v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { aLine } from '../../testing/a-line.ts';
@@ -132,5 +141,35 @@ describe('what a job says of itself', () => {
     expect((await listed(guest))[0]?.deletedAt).toBe(there?.deletedAt);
     await send(guest, jobId, [set({ deleted: false })]);
     expect(await listed(mate)).toMatchObject([{ id: jobId, title: 'Ours', deleted: false, deletedAt: null }]);
+  });
+});
+
+describe('job files', () => {
+  it('make the same job in another account, byte for byte', async () => {
+    const demo = await startTestApp({ demo: true });
+    const [from, to] = [await demo.guest(), await demo.guest()];
+    const fileAt = async ({ browser }: Guest, jobId: string) => {
+      const job = (await browser.get(`/api/jobs/${jobId}`)).body as JobWire;
+      const { reading, lines } = job;
+      return jobFileOf({ fields: jobFieldsOf(job), reading, lines, things: thingsOf(job) });
+    };
+    const jobs = (await from.browser.get('/api/jobs')).body as JobSummary[];
+    expect(jobs).toHaveLength(3);
+    for (const { id, title } of jobs) {
+      const text = await fileAt(from, id);
+      const read = jobOfFile(text, uuidv7);
+      if (!read.ok) throw new Error(read.problem.sentence);
+      const made = uuidv7();
+      const changes = copyOfJob(read.value, title, uuidv7);
+      await to.browser.post(`/api/jobs/${made}/changes`).send({ changes }).expect(200);
+      expect(await fileAt(to, made)).toBe(text);
+    }
+    await demo.close();
+  });
+
+  it.each(['job-file', 'jig-file'])('have a schema that anybody can ask for: %s', async (name) => {
+    const { body, type } = await request(test.app).get(`/api/${name}.schema.json`);
+    expect(type).toBe('application/schema+json');
+    expect(body).toMatchObject({ $schema: 'https://json-schema.org/draft/2020-12/schema', type: 'object' });
   });
 });

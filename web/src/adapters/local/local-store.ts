@@ -68,6 +68,8 @@ export interface LocalWrite {
   readonly thing?: KeptThing;
   /** It may have been written down before: the page that did it was left meanwhile. */
   readonly again?: boolean;
+  /** The number of its line is its own, among those of a job that is made with them: nobody else gives any yet. */
+  readonly isNumbered?: boolean;
 }
 
 /** A change as it was written down. */

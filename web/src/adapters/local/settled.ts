@@ -162,11 +162,15 @@ export function isWritten(
  * and what the server said of the line or thing stays.
  */
 export function asWritten(
-  { change, head, line, thing }: LocalWrite,
+  { change, head, line, thing, isNumbered = false }: LocalWrite,
   here: Pick<Here, 'head' | 'line' | 'thing'>,
 ): LocalWrite {
   const next = Math.max(head?.nextNumber ?? 1, here.head?.nextNumber ?? 1);
-  const isTaken = change.kind === 'line.add' && here.line === undefined && change.number < (here.head?.nextNumber ?? 1);
+  const isTaken =
+    !isNumbered &&
+    change.kind === 'line.add' &&
+    here.line === undefined &&
+    change.number < (here.head?.nextNumber ?? 1);
   const number = isTaken ? next : (here.line?.number ?? line?.number ?? null);
   return {
     change: change.kind === 'line.add' ? { ...change, number: number ?? change.number } : change,

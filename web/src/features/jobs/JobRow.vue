@@ -6,7 +6,7 @@ import type { ListedJob } from '../../job/index.ts';
 import SizeText from '../../ui/SizeText.vue';
 import { timeWords } from '../../ui/time-words.ts';
 
-export type JobAct = 'edit' | 'duplicate' | 'archive' | 'unarchive' | 'delete' | 'restore';
+export type JobAct = 'edit' | 'duplicate' | 'archive' | 'unarchive' | 'delete' | 'restore' | 'file';
 
 const props = defineProps<{
   job: ListedJob;
@@ -33,6 +33,7 @@ const acts = computed<readonly (readonly [JobAct, string])[]>(() => {
   return [
     ...(role === 'read' ? [] : [['edit', 'Rename and set up'] as const]),
     ['duplicate', 'Duplicate'],
+    ['file', 'Save as a file'],
     ...(role === 'read'
       ? []
       : [archived ? (['unarchive', 'Back to the list'] as const) : (['archive', 'Archive'] as const)]),

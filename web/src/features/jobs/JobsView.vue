@@ -1,20 +1,32 @@
 <script setup lang="ts">
 /** All jobs of this device: to open, to find, to begin a new one, to put away. */
 import { useDebounceFn } from '@vueuse/core';
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
-import { FolderPlus, Search } from 'lucide-vue-next';
+import {
+  computed,
+  defineAsyncComponent,
+  onBeforeUnmount,
+  onMounted,
+  ref,
+  shallowRef,
+  useTemplateRef,
+  watch,
+} from 'vue';
+import { FileDown, FileUp, FolderPlus, Search } from 'lucide-vue-next';
 import { DELETED_KEPT_DAYS, type JobFields } from '@sprell/contract';
 import { useRoute, useRouter } from 'vue-router';
 import AppHead from '../../parts/head/AppHead.vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import QuestionDialog from '../../ui/QuestionDialog.vue';
 import TextField from '../../ui/TextField.vue';
+import { fileName, saveFile } from '../../ui/drawing/save-file.ts';
 import { ALL_PARTS, type ListedJob } from '../../job/index.ts';
 import { useJobs, useJobSearch } from '../../live/use-jobs.ts';
 import EditJobForm from './EditJobForm.vue';
 import JobRow, { type JobAct } from './JobRow.vue';
+import { launchedFile } from './launched-file.ts';
 import NewJobForm from './NewJobForm.vue';
 
+const JobFromFile = defineAsyncComponent(() => import('./JobFromFile.vue'));
 const jobs = useJobs();
 const search = useJobSearch();
 const [route, router] = [useRoute(), useRouter()];
@@ -89,6 +101,7 @@ async function open(job: ListedJob): Promise<void> {
 async function act(job: ListedJob, what: JobAct): Promise<void> {
   deleted.value = undefined;
   if (what === 'edit') edited.value = job;
+  else if (what === 'file') await saveAsFile(job);
   else if (what === 'duplicate') {
     copyTitle.value = `${job.title}, copy`.slice(0, 120);
     copied.value = job;
@@ -117,6 +130,34 @@ async function duplicate(isWhole: boolean): Promise<void> {
   await jobs.duplicate(job.id, title, isWhole ? ALL_PARTS : new Set());
   says.value = `“${title}” is made, and open.`;
 }
+async function saveAsFile({ id, title }: ListedJob): Promise<void> {
+  const [here, { fileOf }] = await Promise.all([jobs.here(id), import('../../job/job-files.ts')]);
+  if (here) saveFile(fileName(title, 'json'), fileOf(here), 'application/json');
+}
+async function saveAll(): Promise<void> {
+  const { zipOf } = await import('../../job/job-files.ts');
+  const all = await Promise.all(jobs.list.filter((job) => !job.deleted).map(({ id }) => jobs.here(id)));
+  const bytes = await zipOf(
+    all.filter((job) => job !== undefined),
+    (title) => fileName(title, 'json'),
+  );
+  saveFile('sprell-jobs.zip', bytes, 'application/zip');
+}
+const picker = useTemplateRef('picker');
+const file = shallowRef<File>();
+/** A file that was opened with the installed application. */
+onMounted(() => {
+  launchedFile((launched) => (file.value = launched));
+});
+function pick(): void {
+  file.value = picker.value?.files?.[0];
+  if (picker.value) picker.value.value = '';
+}
+async function fileTaken(said: string): Promise<void> {
+  file.value = undefined;
+  says.value = said;
+  await look();
+}
 async function made(): Promise<void> {
   await router.push({ path: '/', query: { job: jobs.open.head?.id } });
 }
@@ -141,6 +182,13 @@ function leave(): void {
         <PlainButton leading data-test="begin-job" @click="begin"
           ><FolderPlus :size="20" aria-hidden="true" />New job</PlainButton
         >
+        <PlainButton data-test="open-job-file" @click="picker?.click()"
+          ><FileUp :size="20" aria-hidden="true" />Open a file</PlainButton
+        >
+        <PlainButton data-test="save-all-jobs" title="All jobs as one zip of files" @click="saveAll"
+          ><FileDown :size="20" aria-hidden="true" />Save all</PlainButton
+        >
+        <input ref="picker" type="file" accept=".json,application/json" hidden data-test="job-file" @change="pick" />
       </div>
       <p class="says" role="status" data-test="jobs-say">
         {{ foundSays || says }}
@@ -174,6 +222,7 @@ function leave(): void {
     <QuestionDialog v-if="edited" title="Rename and set up" @leave="edited = undefined">
       <EditJobForm :job="edited" @save="save" @leave="edited = undefined" />
     </QuestionDialog>
+    <JobFromFile v-if="file" :file @made="fileTaken" @leave="file = undefined" />
     <QuestionDialog v-if="copied" title="Duplicate" @leave="copied = undefined">
       <TextField v-model="copyTitle" label="Name of the copy" maxlength="120" data-test="copy-title" />
       <template #answers>
@@ -193,10 +242,11 @@ function leave(): void {
 }
 .tools {
   display: flex;
+  flex-wrap: wrap;
   gap: 12px;
 }
 .search {
-  flex: 1;
+  flex: 1 1 260px;
   min-width: 0;
   display: flex;
   align-items: center;
@@ -237,6 +287,16 @@ ul {
 @media (max-width: 760px) {
   .jobs {
     padding: 10px 8px;
+  }
+  .tools {
+    gap: 8px;
+  }
+  .search {
+    flex-basis: 100%;
+  }
+  .tools > button {
+    flex: 1;
+    padding-inline: 6px;
   }
 }
 </style>
