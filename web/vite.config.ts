@@ -66,6 +66,8 @@ export default defineConfig({
           { name: 'Bench', url: '/', icons: [{ src: '/icon-192.png', sizes: '192x192', type: 'image/png' }] },
           { name: 'Jobs', url: '/jobs', icons: [{ src: '/icon-192.png', sizes: '192x192', type: 'image/png' }] },
         ],
+        // A size that is shared from a message stands in the entry.
+        share_target: { action: '/shared', method: 'GET', params: { title: 'title', text: 'text' } },
         // A job file that is opened with the installed application comes into the room of the jobs.
         file_handlers: [{ action: '/jobs', accept: { 'application/json': ['.json'] } }],
         launch_handler: { client_mode: 'navigate-existing' },

@@ -14,6 +14,7 @@ import { useSpokenPanel } from '../../live/spoken.store.ts';
 import { useAloud } from '../../live/aloud.ts';
 import { useOwnKeys } from '../../live/own-keys.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
+import { saveSlateCsv } from './slate/save-slate-csv.ts';
 import { scaleStrip } from '../scale/index.ts';
 import AppHead from '../../parts/head/AppHead.vue';
 import { benchKeys } from './bench-keys.ts';
@@ -324,6 +325,7 @@ onMounted(async () => {
           @jig="makeJig"
           @remove-chosen="(ids) => job.lines.clear(ids)"
           @print="isPrinting = true"
+          @csv="(rows) => saveSlateCsv(rows, job.style, job.head?.title ?? '')"
           @land="landText"
           @land-words="(...words) => job.lines.landWords(...words)"
         />

@@ -1,6 +1,6 @@
 /** Files of a list, made on a thread of its own. */
 import type { FlatTable, Workbook, WorkbookCell } from '@sprell/core/quantities';
-import Papa from 'papaparse';
+import { csvText } from '../../ui/csv.ts';
 import writeXlsxFile, { type Cell, type Feature } from 'write-excel-file/universal';
 
 export interface ListFiles {
@@ -67,12 +67,6 @@ function withValues(rows: Workbook['rows']): Feature<Blob> {
   };
 }
 
-/** What tells a program that the file is UTF-8. */
-const MARK = '\uFEFF';
-
-/** A table as CSV. Words that another program would work out or run when it opens the file are written as words. */
-export function csvOf({ head, rows }: FlatTable, isDecimalComma: boolean): string {
-  const figure = (value: number) => (isDecimalComma ? String(value).replace('.', ',') : value);
-  const cells = rows.map((row) => row.map((cell) => (typeof cell === 'number' ? figure(cell) : cell)));
-  return MARK + Papa.unparse([[...head], ...cells], { delimiter: isDecimalComma ? ';' : ',', escapeFormulae: true });
-}
+/** A table as CSV. */
+export const csvOf = ({ head, rows }: FlatTable, isDecimalComma: boolean): string =>
+  csvText([head, ...rows], isDecimalComma);

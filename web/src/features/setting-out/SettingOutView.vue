@@ -11,6 +11,7 @@ import SizeText from '../../ui/SizeText.vue';
 import AtHand from '../../parts/field/AtHand.vue';
 import { goToInput } from '../../parts/field/size-inputs.ts';
 import { useAtHand } from '../../parts/field/use-at-hand.ts';
+import ListUses from '../../parts/result/ListUses.vue';
 import AppHead from '../../parts/head/AppHead.vue';
 import { useOwnKeys } from '../../live/own-keys.ts';
 import { namesOf, useSaidFields } from '../../live/said-fields.ts';
@@ -152,6 +153,22 @@ const sizes = computed(() =>
   }),
 );
 
+/** The same for another program: as it can be typed, and whether it was given or found. */
+const listRows = () => [
+  ['what', 'size', 'given or found'],
+  ...all.value.flatMap((field) => {
+    const known = answer.value?.known[field.id];
+    const reading = read(field)?.reading;
+    return known && reading ? [[field.title, reading.plain, known.how]] : [];
+  }),
+];
+const listLines = () => [
+  opened.value?.name ?? solver.value.title,
+  ...listRows()
+    .slice(1)
+    .map(([what, size]) => `${what}: ${size}`),
+];
+
 /** Members over a length have places to be marked. */
 /** What of a member is marked; it is kept with the fields, as is what it is set back by. */
 const EDGES: readonly Edge[] = ['near', 'centre', 'far'];
@@ -245,6 +262,9 @@ const titleOf = (id: string) => all.value.find((field) => field.id === id)?.titl
           />
         </ul>
         <p v-else class="none">They stand here as soon as enough is known.</p>
+        <div v-if="answers.length > 0" class="list-out">
+          <ListUses :title="opened?.name ?? solver.title" :rows="listRows" :lines="listLines" />
+        </div>
       </section>
       <div class="work">
         <ChoiceBar
@@ -326,6 +346,12 @@ const titleOf = (id: string) => all.value.find((field) => field.id === id)?.titl
   flex-direction: column;
   align-self: start;
   min-width: 0;
+}
+.list-out {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  padding: 10px 16px;
 }
 .title {
   display: flex;

@@ -42,7 +42,7 @@ const sorted = (one: MarkOrder) => (order.value === one ? (one === 'name' ? 'asc
     <thead>
       <tr>
         <template v-for="[one, words] in HEADS" :key="one">
-          <th scope="col" :aria-sort="sorted(one)">
+          <th scope="col" :class="{ age: one === 'age' }" :aria-sort="sorted(one)">
             <button type="button" class="head" :data-sort="one" @click="order = one">
               {{ words }} <span v-if="order === one" aria-hidden="true">{{ one === 'name' ? '↑' : '↓' }}</span>
             </button>
@@ -61,7 +61,7 @@ const sorted = (one: MarkOrder) => (order.value === one ? (one === 'name' ? 'asc
         </td>
         <td class="size"><SizeText :text="mark.reading" /></td>
         <td class="size"><SizeText :text="gapText(mark.name)" /></td>
-        <td>{{ timeWords(mark.keptAt, now) }}</td>
+        <td class="age">{{ timeWords(mark.keptAt, now) }}</td>
         <td class="note"><SizeText :text="noteOf(mark)" /></td>
       </tr>
     </tbody>
@@ -112,5 +112,11 @@ td {
 }
 .chosen td {
   background: var(--chalk-wash);
+}
+/* There is no room for when it was kept; its story says so. */
+@media (max-width: 520px) {
+  .age {
+    display: none;
+  }
 }
 </style>

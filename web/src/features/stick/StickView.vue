@@ -3,13 +3,14 @@
 import { computed, onMounted, ref } from 'vue';
 import { useMediaQuery } from '@vueuse/core';
 import { useRouter } from 'vue-router';
-import { rodOf } from '@sprell/core';
+import { kindOf, readQuantity, rodOf } from '@sprell/core';
 import ChoiceBar from '../../ui/ChoiceBar.vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import QuestionDialog from '../../ui/QuestionDialog.vue';
 import SizeText from '../../ui/SizeText.vue';
 import { insertAtEnd } from '../../parts/entry/written-down.ts';
-import type { MarkOrder } from '../../parts/marks/mark-order.ts';
+import { ordered, type MarkOrder } from '../../parts/marks/mark-order.ts';
+import ListUses from '../../parts/result/ListUses.vue';
 import AppHead from '../../parts/head/AppHead.vue';
 import type { JobMark } from '../../job/index.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
@@ -72,6 +73,17 @@ function clear(keepValues: boolean): void {
   );
 }
 
+/** As they stand in the list. */
+const listRows = () => [
+  ['mark', 'kind', 'size', 'note'],
+  ...ordered(job.marks.list, order.value).map((mark) => [
+    mark.name,
+    mark.quantity ? kindOf(mark.quantity.dimension) : '',
+    mark.quantity ? readQuantity(mark.quantity, job.style).plain : mark.reading,
+    noteOf(mark),
+  ]),
+];
+
 function use(name: string): void {
   insertAtEnd(name);
   void router.push('/');
@@ -98,6 +110,17 @@ function use(name: string): void {
           @click="gaps = !gaps"
           >Gaps</PlainButton
         >
+        <ListUses
+          v-if="shows === 'list'"
+          :title="`${job.head?.title ?? ''} story stick`"
+          :rows="listRows"
+          :lines="
+            () =>
+              listRows()
+                .slice(1)
+                .map(([name, , size, note]) => `${name}: ${size}${note ? ` (${note})` : ''}`)
+          "
+        />
         <PlainButton class="clear" data-test="clear-marks" @click="isClearing = true">Delete all marks</PlainButton>
       </div>
       <QuestionDialog v-if="isClearing" title="Delete all marks?" @leave="isClearing = false">

@@ -67,6 +67,7 @@ const emit = defineEmits<{
   /** What was opened is done with. */
   rest: [];
   print: [];
+  csv: [rows: readonly SlateRow[]];
   land: [entry: string];
   landWords: [kind: 'heading' | 'note', words: string, beforeId: string | undefined];
 }>();
@@ -315,6 +316,7 @@ defineExpose({
       @clear="deleting.removeAll(rows.length)"
       @redo="emit('redo')"
       @print="emit('print')"
+      @csv="emit('csv', found)"
     />
     <SelectionSums
       v-if="selection"

@@ -2,7 +2,7 @@
 /** What can be done with the slate as a whole: search, select, words among the lines, a fresh start. */
 import { useClipboard, useShare } from '@vueuse/core';
 import { ref, watch } from 'vue';
-import { Copy, ListChecks, Printer, Redo2, Search, Share2 } from 'lucide-vue-next';
+import { Copy, FileText, ListChecks, Printer, Redo2, Search, Share2 } from 'lucide-vue-next';
 
 const props = defineProps<{
   /** How many lines there are, or were found. */
@@ -17,7 +17,7 @@ const props = defineProps<{
   /** The lines as text for a message. */
   text: () => string;
 }>();
-const emit = defineEmits<{ search: []; select: []; words: []; clear: []; redo: []; print: []; total: [] }>();
+const emit = defineEmits<{ search: []; select: []; words: []; clear: []; redo: []; print: []; csv: []; total: [] }>();
 const clipboard = useClipboard({ legacy: true, copiedDuring: 4000 });
 const share = useShare();
 const copy = () => void clipboard.copy(props.text());
@@ -114,6 +114,16 @@ const sought = defineModel<string>('sought', { required: true });
       >
         <Printer :size="20" aria-hidden="true" />
       </button>
+      <button
+        type="button"
+        class="tool out"
+        aria-label="Save the slate as CSV"
+        title="Save the slate as CSV"
+        data-test="slate-csv"
+        @click="emit('csv')"
+      >
+        <FileText :size="20" aria-hidden="true" />
+      </button>
       <button type="button" class="tool" data-test="clear-all" @click="emit('clear')">Delete all</button>
     </template>
     <button
@@ -181,7 +191,7 @@ const sought = defineModel<string>('sought', { required: true });
   white-space: nowrap;
 }
 /* Where room is short the count is said while something is sought. */
-@media (max-width: 1179px) {
+@media (max-width: 1399px) {
   .tools:not(:has(.search)) .count {
     display: none;
   }
