@@ -93,7 +93,8 @@ describe('a carpenter at the bench', () => {
   it('finds in the help how an entry is written', async () => {
     const bench = await openBench(browser);
     await bench.room('/help');
-    await bench.page.waitForSelector('table');
+    await bench.click('[data-page="write-feet-and-inches"]');
+    await bench.page.waitForSelector('[data-try]');
     expect(await bench.text('main')).toContain(`9'-7 1/4"`);
     expect(await bench.complaints()).toEqual([]);
     await bench.click('[href="/licences"]');

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 /** What can be said: the phrases that the tests run, with the entries that they come to. */
-import { onMounted, ref } from 'vue';
-import { useRoute } from 'vue-router';
+import { ref } from 'vue';
 import { printEntry, parse } from '@sprell/core';
 import { ORDERS_SAID, SAID_PHRASES } from '@sprell/core/said';
 import SizeText from '../../ui/SizeText.vue';
@@ -13,16 +12,10 @@ const readBack = (entry: string) => {
 };
 /** A group is long: it is opened where it is wanted. */
 const opened = ref<string[]>([]);
-const section = ref<HTMLElement>();
-const route = useRoute();
-onMounted(() => {
-  if (route.hash === '#speaking') section.value?.scrollIntoView();
-});
 </script>
 
 <template>
-  <section id="speaking" ref="section">
-    <h2>What can be said</h2>
+  <section>
     <p>
       Open “Speak” at the top of any room, hold the key and say it. What was heard is shown, and read aloud, before it
       counts: it counts when you say “enter” or “yes”, or simply say the next one. A correction changes what was said

@@ -16,7 +16,7 @@ const emit = defineEmits<{ close: [] }>();
         </dd>
       </template>
     </dl>
-    <RouterLink to="/help#speaking" @click="emit('close')">All of it, with examples</RouterLink>
+    <RouterLink to="/help/speaking" @click="emit('close')">All of it, with examples</RouterLink>
   </section>
 </template>
 

@@ -1,0 +1,21 @@
+/** The words of Sprell, and what each is. */
+export const HELP_WORDS: readonly (readonly [word: string, says: string])[] = [
+  ['bench', 'the first room: the entry, the keys, the slate and the story stick'],
+  ['entry', 'what you write: a size, a sum, a name'],
+  ['read-back', 'how an entry was understood, with every grouping shown; it stands under the entry and on each line'],
+  ['reading', 'a value as it stands on your tape, rounded to its finest mark'],
+  ['full, shy', 'the true size is a little over the mark that is shown, or a little under it'],
+  ['slate', 'the lines of a job, in their order; each keeps its number'],
+  ['line', 'an entry on the slate with what it comes to; another entry can use it as #7'],
+  ['label, note', 'what a line is for, in front of a colon; and words beneath it'],
+  ['mark', 'a size that has a name; write the name and it is meant'],
+  ['story stick', 'all marks of a job as on a rod, each at its height'],
+  ['scale rule', 'sizes on a drawing, and on site'],
+  ['setting out', 'shapes worked out from the sizes that you know, drawn to scale'],
+  ['quantities', 'what to buy, row by row, with what it costs'],
+  ['jig', 'a calculation saved with its inputs, its steps and its answers'],
+  ['job', 'everything that belongs together: slate, marks, scales, settings-out, quantities'],
+  ['drawn inch', 'the inch under the reading: touch a mark on it and the fraction is in the entry'],
+  ['gap', 'what lies between one mark and the next'],
+  ['take-off', 'the list of quantities as it is measured from a drawing'],
+];
