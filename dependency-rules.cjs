@@ -27,6 +27,7 @@ const floors = [
   'quantities',
   'jig',
   'tables',
+  'dxf',
   'conversation',
 ];
 const below = {
@@ -46,6 +47,7 @@ const below = {
   stick: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'slate', 'drawing', 'scale'],
   'setting-out': ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'mend', 'drawing'],
   quantities: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'bare', 'slate', 'drawing'],
+  dxf: ['base', 'number', 'units', 'reading', 'stick', 'setting-out'],
   tables: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'drawing', 'jig'],
   jig: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'bare', 'slate', 'stick'],
   conversation: [
@@ -153,7 +155,7 @@ module.exports = {
       to: {
         path: '^core/src/',
         pathNot:
-          '^core/src/(((mend|spoken|spoken/heard|conversation|quantities|jig|tables)/)?index|spoken/heard/said)\\.ts$',
+          '^core/src/(((mend|spoken|spoken/heard|conversation|quantities|jig|tables|dxf)/)?index|spoken/heard/said)\\.ts$',
       },
     },
     {

@@ -9,11 +9,12 @@ beforeAll(async () => {
 });
 afterAll(() => browser.close());
 
-async function csvBy(bench: Bench, button: string): Promise<readonly string[]> {
+async function fileBy(bench: Bench, button: string, ending: string): Promise<readonly string[]> {
   using downloads = await downloadsOf(bench.page);
   await bench.click(button);
-  return (await downloads.saved('.csv')).toString('utf8').split('\r\n');
+  return (await downloads.saved(ending)).toString('utf8').split('\r\n');
 }
+const csvBy = (bench: Bench, button: string) => fileBy(bench, button, '.csv');
 
 describe('lists', () => {
   it('go out as CSV: the slate, the story stick, a setting-out', async () => {
@@ -32,6 +33,10 @@ describe('lists', () => {
     expect(stick[0]).toBe('\uFEFFmark,kind,size,note');
     expect(stick.find((line) => line.startsWith('rail,'))).toBe(`rail,length,"10' 5 1/8""",An eighth free at each end`);
 
+    await bench.click('[data-test=show-print]');
+    const rod = await fileBy(bench, '[data-test=save-dxf]', '.dxf');
+    expect(rod).toContain(`rail 10' 5 1/8"`);
+
     await bench.room('/setting-out');
     await bench.page.waitForSelector('[data-field] input');
     await bench.page.goto(`${new URL(bench.page.url()).origin}/setting-out/circle`);
@@ -41,6 +46,10 @@ describe('lists', () => {
     expect(circle[0]).toBe('\uFEFFwhat,size,given or found');
     expect(circle).toContain(`Radius,3',given`);
     expect(circle).toContain(`Diameter,6',found`);
+    await bench.click('[data-test=on-paper]');
+    const outline = await fileBy(bench, '[data-test=save-dxf]', '.dxf');
+    expect(outline).toContain('CIRCLE');
+    expect(outline).toContain('914.4');
     expect(await bench.complaints()).toEqual([]);
   });
 

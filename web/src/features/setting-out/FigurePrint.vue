@@ -25,6 +25,10 @@ const drawings = computed(() => {
   const metric = isMetric(job.style.length);
   return [figureSheet(props.figure, { sheet: sheet.value, metric, title: head.value, readings, sizes })];
 });
+async function dxf(): Promise<string> {
+  const { figureDxf } = await import('@sprell/core/dxf');
+  return figureDxf(props.figure);
+}
 </script>
 
 <template>
@@ -36,7 +40,7 @@ const drawings = computed(() => {
       to-scale="to scale, with its sizes"
       full-size="full size, to cut out and join"
     />
-    <PrintDrawings v-if="drawings" :drawings :title="head" />
+    <PrintDrawings v-if="drawings" :drawings :title="head" :dxf />
     <p v-else-if="!full.ok" class="says" role="alert">{{ describeShapeIssue(full.issue) }}</p>
   </section>
 </template>

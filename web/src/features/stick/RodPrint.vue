@@ -21,6 +21,10 @@ const sheets = computed(() => {
     title: job.head?.title ?? '',
   });
 });
+async function dxf(): Promise<string> {
+  const { rodDxf } = await import('@sprell/core/dxf');
+  return rodDxf(rodOf(job.marks.list.filter(isOnRod)), job.style);
+}
 </script>
 
 <template>
@@ -37,6 +41,7 @@ const sheets = computed(() => {
       class="printing"
       :drawings="sheets.value"
       :title="`${job.head?.title ?? ''} story stick`"
+      :dxf
     />
     <p v-else role="alert">{{ describeIssue(sheets.issue) }}</p>
   </div>

@@ -9,7 +9,12 @@ import DrawingPicture from './DrawingPicture.vue';
 import type { PdfWriter } from './drawing-pdf.ts';
 import { fileName, saveFile } from './save-file.ts';
 
-const props = defineProps<{ drawings: readonly Drawing[]; title: string }>();
+const props = defineProps<{
+  drawings: readonly Drawing[];
+  title: string;
+  /** The same at its full size, for programs that draw and for saws; made when it is wanted. */
+  dxf?: (() => Promise<string>) | undefined;
+}>();
 
 const picture = ref<InstanceType<typeof DrawingPicture>>();
 const state = ref<'ready' | 'writing' | 'failed'>('ready');
@@ -42,6 +47,11 @@ function saveSvg(): void {
   saveFile(fileName(props.title, 'svg'), new XMLSerializer().serializeToString(copy), 'image/svg+xml');
 }
 
+async function saveDxf(): Promise<void> {
+  const text = await props.dxf?.();
+  if (text !== undefined) saveFile(fileName(props.title, 'dxf'), text, 'image/vnd.dxf');
+}
+
 /** On paper, a sheet a page: there while the browser prints. */
 const isPrinting = ref(false);
 async function print(): Promise<void> {
@@ -62,6 +72,13 @@ useEventListener(window, 'afterprint', () => {
       >
       <PlainButton data-test="print-sheets" @click="print">Print</PlainButton>
       <PlainButton data-test="save-svg" @click="saveSvg">Save as SVG</PlainButton>
+      <PlainButton
+        v-if="dxf"
+        title="At its full size in millimetres, for programs that draw and for saws"
+        data-test="save-dxf"
+        @click="saveDxf"
+        >Save as DXF</PlainButton
+      >
       <span role="status">{{
         state === 'failed'
           ? 'The PDF could not be written; try again, or save the SVG.'
