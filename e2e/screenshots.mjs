@@ -197,7 +197,9 @@ const PICTURES = [
     ...DESK,
     prepare: async (page) => {
       await page.click('nav [data-room="/help"]');
-      await page.waitForSelector('table');
+      await page.waitForSelector('[data-page="left-of-a-board"]');
+      await page.click('[data-page="left-of-a-board"]');
+      await page.waitForSelector('[data-try]');
     },
   },
 ];

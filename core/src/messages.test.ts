@@ -22,7 +22,7 @@ const SCOPE: Scope = {
 const rows = goldenRows('issues.tsv') as readonly (readonly [string, string, string, string])[];
 /** Codes that no single entry brings about: they come of the slate. */
 const OF_THE_SLATE = ['line.circle', 'mark.failed', 'last.none', 'run.empty', 'entry.too_long'];
-/** Codes of the story stick, the scale rule, take-offs and jigs, whose own tests bring them about. */
+/** Codes of the story stick, the scale rule, take-offs, tables and jigs, whose own tests bring them about. */
 const ELSEWHERE = [
   'name.shape',
   'name.too_long',
@@ -41,6 +41,7 @@ const ELSEWHERE = [
   'row.no_pack',
   'row.longer',
   'row.circle',
+  'timber.no_size',
   ...['answer_unknown', 'input_unknown', 'input_twice', 'input_more', 'input_missing', 'input_kind'].map(
     (what) => `jig.${what}`,
   ),

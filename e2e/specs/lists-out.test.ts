@@ -20,7 +20,7 @@ describe('lists', () => {
   it('go out as CSV: the slate, the story stick, a setting-out', async () => {
     const bench = await openBench(browser);
     await bench.land(`scrap: 2' 3" - 3'`);
-    const slate = await csvBy(bench, '[data-test=slate-csv]');
+    const slate = await csvBy(bench, '[data-test=save-slate]');
     expect(slate[0]).toBe('\uFEFFline,label,entry,result,rounded,note');
     expect(slate[1]).toBe(',Plan,,,,');
     expect(slate[2]).toBe(`1,across the flats,"26' 4""","26' 4""",,"Taped twice, plate to plate"`);

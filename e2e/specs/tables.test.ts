@@ -54,7 +54,7 @@ describe('conversion tables', () => {
     await bench.click('[data-test=save-csv]');
     const csv = (await downloads.saved('.csv')).toString('utf8');
     expect(csv.split('\r\n').slice(0, 2)).toEqual([
-      'inches and fraction,"inches, decimal",millimetres',
+      '\uFEFFinches and fraction,"inches, decimal",millimetres',
       '"1/64""",0.016 in,0.4 mm',
     ]);
     await bench.click('[data-test=pocket-card]');

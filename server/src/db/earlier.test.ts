@@ -41,7 +41,7 @@ describe('a backup of before things had one form', () => {
   it('holds the same job', async () => {
     const now = await readJob(test.database.db, accountId, job.id, -1);
     const { history, restoredFrom, restoredRevision } = now as JobWire;
-    const since = { marks: [], sections: [], versions: [], taxes: [], jigs: [], items: [] };
+    const since = { marks: [], sections: [], versions: [], taxes: [], jigs: [], timbers: [], items: [] };
     expect(now).toEqual({ ...NEW_JOB, ...job, ...since, history, restoredFrom, restoredRevision });
   });
 

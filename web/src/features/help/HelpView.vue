@@ -36,7 +36,7 @@ watch(
     window.scrollTo({ top: 0 });
   },
 );
-function leave(): void {
+function showAll(): void {
   sought.value = '';
   void router.push('/help');
 }
@@ -95,7 +95,7 @@ function leave(): void {
         </template>
       </nav>
       <div ref="body" class="body">
-        <button v-if="shown" type="button" class="all" data-test="all-help" @click="leave">All of the help</button>
+        <button v-if="shown" type="button" class="all" data-test="all-help" @click="showAll">All of the help</button>
         <HelpPage v-if="shown" :key="shown.id" :page="shown" />
         <div v-else class="first">
           <h1>Write sizes as you would on a board</h1>

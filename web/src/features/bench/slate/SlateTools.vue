@@ -119,7 +119,7 @@ const sought = defineModel<string>('sought', { required: true });
         class="tool out"
         aria-label="Save the slate as CSV"
         title="Save the slate as CSV"
-        data-test="slate-csv"
+        data-test="save-slate"
         @click="emit('csv')"
       >
         <FileText :size="20" aria-hidden="true" />
