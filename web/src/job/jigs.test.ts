@@ -1,5 +1,5 @@
 import { contentOf, KIND_WIRES } from '@sprell/contract';
-import { readQuantity, storedJigs } from '@sprell/core';
+import { readQuantity, Slate, storedJigs } from '@sprell/core';
 import { SHIPPED_JIGS, type Jig, type JigSet } from '@sprell/core/jig';
 import { SOFTWOOD_TIMBERS, timbersInOrder } from '@sprell/core/tables';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
@@ -122,6 +122,17 @@ describe('a jig in a job', () => {
     const copy = await jobs.duplicate(job.head?.id ?? '', 'Copy', new Set(['lines']));
     expect([copy, job.head?.title, readingOf(0)]).toEqual([job.head?.id, 'Copy', '26']);
     expect(job.jigs.list).toHaveLength(1);
+  });
+});
+
+describe('a jig on a thread of its own', () => {
+  it('comes to the same as on the page: a heavy slate goes there with its jigs', () => {
+    job.jigs.bring(set);
+    const options = structuredClone({ ...job.style, jigs: job.ground.jigs });
+    const slate = new Slate(options);
+    slate.load([{ id: 'a', number: 1, position: 'a0', source: `decking(width = 14')` }]);
+    const result = slate.line('a')?.result;
+    expect(result?.ok === true && result.quantity && readQuantity(result.quantity).text).toBe('30');
   });
 });
 
