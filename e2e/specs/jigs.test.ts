@@ -142,6 +142,8 @@ describe('jigs', () => {
     await bench.says('[data-answer=posts] .size', '7');
 
     // The one before is looked at, and goes nowhere.
+    await bench.page.waitForSelector('[data-test=newer]', { hidden: true });
+    await bench.still();
     await bench.choose('[data-test=versions]', '1');
     await bench.says('[data-answer=posts] .size', '6');
     await bench.page.waitForSelector('[data-test=only-looked]');
