@@ -56,7 +56,8 @@ export {
 } from './endpoints/jobs.ts';
 export { copyOfJob } from './copy-of-job.ts';
 export { jigFileOf, jigMadeFit } from './jig-file-text.ts';
-export { JIG_FILE_LIMIT, jigFileWire, jigSetOf, type JigFileProblem, type JigFileRead } from './jig-file.ts';
+export type { FileProblem, FileRead } from './file-door.ts';
+export { JIG_FILE_LIMIT, jigFileWire, jigSetOf } from './jig-file.ts';
 export {
   fileJobOf,
   JOB_FORMAT,
@@ -77,7 +78,7 @@ export {
   type ChangedThing,
   type Merge,
 } from './job-file/merge.ts';
-export { JOB_FILE_LIMIT, jobFileWire, jobOfFile, type JobFileProblem, type JobFileRead } from './job-file/job-file.ts';
+export { JOB_FILE_LIMIT, jobFileWire, jobOfFile, type JobFileRead } from './job-file/job-file.ts';
 export { NEW_ITEM, type ItemContent } from './kinds/item/new-item.ts';
 export * from './endpoints/account.ts';
 export * from './endpoints/members.ts';

@@ -4,6 +4,7 @@
  */
 import { INPUT_KINDS, JIG_LIMITS, type Jig, type JigSet } from '@sprell/core/jig';
 import { z } from 'zod';
+import { readFile, type FileRead } from './file-door.ts';
 import { JIG_FORMAT } from './jig-file-text.ts';
 import { isOneLine, isText } from './text.ts';
 
@@ -66,53 +67,8 @@ export const jigFileWire = z.strictObject({
   uses: z.array(oneJigWire).max(JIG_LIMITS.uses),
 });
 
-/** Why a text is no jig file: a sentence, and where in the file, as `jig.steps.3.entry`. */
-export interface JigFileProblem {
-  readonly place: string;
-  readonly sentence: string;
-}
-export type JigFileRead =
-  { readonly ok: true; readonly value: JigSet } | { readonly ok: false; readonly problem: JigFileProblem };
-
-const refused = (place: string, sentence: string): JigFileRead => ({ ok: false, problem: { place, sentence } });
-
 /** Reads a jig file. Never throws, whatever the text. Whether the jig can run is for `readJig` of the core to say. */
-export function jigSetOf(text: string): JigFileRead {
-  if (text.length > JIG_FILE_LIMIT)
-    return refused('', `A jig file has ${JIG_FILE_LIMIT} characters at most, and this one has ${text.length}.`);
-  let json: unknown;
-  try {
-    json = JSON.parse(text);
-  } catch {
-    return refused(
-      '',
-      'This is no jig file: it is not JSON. A file that was opened and saved by another program may be damaged.',
-    );
-  }
-  const head = z.object({ sprell: z.string(), format: z.number() }).safeParse(json);
-  if (!head.success || head.data.sprell !== 'jig') return refused('sprell', 'This is JSON, and no jig file of Sprell.');
-  if (head.data.format > JIG_FORMAT)
-    return refused(
-      'format',
-      'This jig was saved by a newer Sprell than this one. Update this one, or ask for it in the older form.',
-    );
-  const read = jigFileWire.safeParse(json);
-  if (read.success) return { ok: true, value: { jig: read.data.jig as Jig, uses: read.data.uses as Jig[] } };
-  const [issue] = read.error.issues;
-  return refused(issue?.path.join('.') ?? '', sentenceOf(issue));
-}
-
-function sentenceOf(issue: z.core.$ZodIssue | undefined): string {
-  switch (issue?.code) {
-    case 'too_big':
-      return issue.origin === 'array'
-        ? `There are more than ${issue.maximum} of these; a jig has no room for so many.`
-        : 'This is too large for a jig.';
-    case 'unrecognized_keys':
-      return `A jig file has no “${issue.keys[0] ?? ''}” here.`;
-    case 'invalid_type':
-      return `Here stands something else than ${issue.expected === 'string' ? 'text' : `a value of the type ${issue.expected}`}.`;
-    default:
-      return 'What stands here is not what a jig file has in this place.';
-  }
+export function jigSetOf(text: string): FileRead<JigSet> {
+  const read = readFile(text, { what: 'jig', limit: JIG_FILE_LIMIT, format: JIG_FORMAT, wire: jigFileWire });
+  return read.ok ? { ok: true, value: { jig: read.value.jig as Jig, uses: read.value.uses as Jig[] } } : read;
 }

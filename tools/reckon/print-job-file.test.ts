@@ -25,7 +25,7 @@ function run(...args: readonly string[]) {
 }
 
 describe('bin/reckon --job', () => {
-  it('prints the slate of a job file, worked out anew', () => {
+  it('prints the slate of a job file, recalculated', () => {
     const { stdout, stderr, status } = run('--job', DEMO);
     expect([stderr, status]).toEqual(['', 0]);
     const lines = stdout.split('\n');

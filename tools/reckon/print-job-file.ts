@@ -3,7 +3,7 @@ import { jobOfFile, slateOfFile, type SlateOfFileLine } from '@sprell/contract';
 import { describeIssue, printEntry, readOutcome, type ReadingStyle } from '@sprell/core';
 
 /**
- * Prints the slate of a job file, worked out anew and in the job's own units: a line of text for each of its lines, with `--json`
+ * Prints the slate of a job file, recalculated, in the job's own units: a line of text for each of its lines, with `--json`
  * an object.
  * @returns the exit status: 1 where a line is in error, 2 for a file that is none
  */

@@ -165,7 +165,7 @@ describe('a job file', () => {
     ['nothing', '', '', /not JSON/],
     ['half of one', text.slice(0, 900), '', /may be damaged/],
     ['another thing', '{"a":1}', 'sprell', /no job file/],
-    ['a jig', '{"sprell":"jig","format":1}', 'sprell', /room of the jigs/],
+    ['a jig', '{"sprell":"jig","format":1}', 'sprell', /room “Jigs”/],
     ['a list', '[]', 'sprell', /no job file/],
     ['one of a newer Sprell', changed((json) => (json['format'] = 9)), 'format', /newer Sprell/],
     ['one with something more', changed((json) => (json['script'] = 'x')), '', /“script”/],

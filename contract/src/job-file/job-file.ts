@@ -5,6 +5,7 @@
 import { storedIds } from '@sprell/core';
 import { z } from 'zod';
 import type { JobWire } from '../endpoints/jobs.ts';
+import { readFile, type FileProblem } from '../file-door.ts';
 import { NEW_JOB } from '../job-fields.ts';
 import { jigSetOf } from '../jig-file.ts';
 import type { Content, Kind, Thing } from '../kinds/kind.ts';
@@ -69,18 +70,13 @@ export const jobFileWire = z.strictObject({
   ),
 });
 
-/** Why a text is no job file: a sentence, and where in the file, as `slate.3.entry`. */
-export interface JobFileProblem {
-  readonly place: string;
-  readonly sentence: string;
-}
 export type JobFileRead =
   | { readonly ok: true; readonly value: JobWire; /** As it stands in the file. */ readonly file: FileJob }
-  | { readonly ok: false; readonly problem: JobFileProblem };
+  | { readonly ok: false; readonly problem: FileProblem };
 
 /** Refused at a place of the file. */
 class Refused extends Error {
-  readonly problem: JobFileProblem;
+  readonly problem: FileProblem;
   constructor(place: readonly PropertyKey[] | string, sentence: string) {
     super(sentence);
     this.problem = { place: typeof place === 'string' ? place : place.map(String).join('.'), sentence };
@@ -93,9 +89,10 @@ class Refused extends Error {
  * @returns the job as the server would send it, at revision 0 and with ids of its own: what is in it names only what is in it
  */
 export function jobOfFile(text: string, newId: () => string): JobFileRead {
+  const read = readFile(text, { what: 'job', limit: JOB_FILE_LIMIT, format: JOB_FORMAT, wire: jobFileWire });
+  if (!read.ok) return read;
   try {
-    const file = parsed(text);
-    return { ok: true, value: new FileReader(file, newId).job(), file: file as FileJob };
+    return { ok: true, value: new FileReader(read.value, newId).job(), file: read.value as FileJob };
   } catch (error) {
     if (error instanceof Refused) return { ok: false, problem: error.problem };
     throw error;
@@ -103,52 +100,6 @@ export function jobOfFile(text: string, newId: () => string): JobFileRead {
 }
 
 type Parsed = z.output<typeof jobFileWire>;
-
-function parsed(text: string): Parsed {
-  if (text.length > JOB_FILE_LIMIT)
-    throw new Refused('', `A job file has ${JOB_FILE_LIMIT} characters at most, and this one has ${text.length}.`);
-  let json: unknown;
-  try {
-    json = JSON.parse(text);
-  } catch {
-    throw new Refused(
-      '',
-      'This is no job file: it is not JSON. A file that was opened and saved by another program, or sent in part, may be damaged.',
-    );
-  }
-  const head = z.object({ sprell: z.string(), format: z.number() }).safeParse(json);
-  if (!head.success || head.data.sprell !== 'job')
-    throw new Refused(
-      'sprell',
-      head.data?.sprell === 'jig'
-        ? 'This is a jig file: open it in the room of the jigs.'
-        : 'This is JSON, and no job file of Sprell.',
-    );
-  if (head.data.format > JOB_FORMAT)
-    throw new Refused(
-      'format',
-      'This job was saved by a newer Sprell than this one. Update this one, or ask for it in the older form.',
-    );
-  const read = jobFileWire.safeParse(json);
-  if (read.success) return read.data;
-  const [issue] = read.error.issues;
-  throw new Refused(issue?.path ?? '', sentenceOf(issue));
-}
-
-function sentenceOf(issue: z.core.$ZodIssue | undefined): string {
-  switch (issue?.code) {
-    case 'too_big':
-      return issue.origin === 'array'
-        ? `There are more than ${issue.maximum} of these; a job has no room for so many.`
-        : 'This is too large for a job.';
-    case 'unrecognized_keys':
-      return `A job file has no “${issue.keys[0] ?? ''}” here.`;
-    case 'invalid_type':
-      return `Here stands something else than ${issue.expected === 'string' ? 'text' : `a value of the type ${issue.expected}`}.`;
-    default:
-      return 'What stands here is not what a job file has in this place.';
-  }
-}
 
 type FileThing = Readonly<Record<string, unknown>> & { readonly key: string };
 

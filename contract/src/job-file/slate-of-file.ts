@@ -4,7 +4,7 @@ import { styleOfJob } from '../job-style.ts';
 import type { FileJob, FileLine } from './job-file-text.ts';
 import { shownFrom } from './references.ts';
 
-/** A line of a job file as a person sees it, worked out anew. */
+/** A line of a job file as a person sees it, recalculated. */
 export interface SlateOfFileLine {
   readonly line: FileLine;
   /** With #n, and names, as it is typed; empty for words. */

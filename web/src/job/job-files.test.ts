@@ -131,7 +131,7 @@ describe('a job as a file', () => {
       return answer.ok ? '' : answer.problem.sentence;
     };
     expect(await read(new Blob([new Uint8Array([0xff, 0xfe, 0x00, 0x80])]))).toContain('no text');
-    expect(await read(new Blob(['{"sprell":"jig","format":1}']))).toContain('room of the jigs');
+    expect(await read(new Blob(['{"sprell":"jig","format":1}']))).toContain('room “Jigs”');
     const huge = { size: 5 * JOB_FILE_LIMIT, arrayBuffer: () => Promise.reject(new Error('not read')) };
     expect(await read(huge as unknown as Blob)).toContain('too large');
   });

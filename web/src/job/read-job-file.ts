@@ -1,8 +1,7 @@
-import { JOB_FILE_LIMIT, jobOfFile, type JobFileProblem, type JobWire } from '@sprell/contract';
+import { JOB_FILE_LIMIT, jobOfFile, type FileRead, type JobWire } from '@sprell/contract';
 import { v7 as uuidv7 } from 'uuid';
 
-export type ReadJobFile =
-  { readonly ok: true; readonly value: JobWire } | { readonly ok: false; readonly problem: JobFileProblem };
+export type ReadJobFile = FileRead<JobWire>;
 
 /** More than any job takes, whatever its signs take in the file. */
 const MOST_BYTES = 4 * JOB_FILE_LIMIT;

@@ -7,7 +7,7 @@ export const HELP_WORDS: readonly (readonly [word: string, says: string])[] = [
   ['full, shy', 'the true size is a little over the mark that is shown, or a little under it'],
   ['slate', 'the lines of a job, in their order; each keeps its number'],
   ['line', 'an entry on the slate with what it comes to; another entry can use it as #7'],
-  ['label, note', 'what a line is for, in front of a colon; and words beneath it'],
+  ['label, note', 'what a line is for, in front of a colon; and words below it'],
   ['mark', 'a size that has a name; write the name and it is meant'],
   ['story stick', 'all marks of a job as on a rod, each at its height'],
   ['scale rule', 'sizes on a drawing, and on site'],

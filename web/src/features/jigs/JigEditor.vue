@@ -160,7 +160,7 @@ function save(): void {
       <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
       <p v-if="isAsked && read.program === undefined" class="wrong" role="alert" data-test="jig-wrong">
         It cannot be saved yet:
-        {{ elsewhere ? describeIssue(elsewhere.issue) : 'what is wrong stands in red beneath its field.' }}
+        {{ elsewhere ? describeIssue(elsewhere.issue) : 'what is wrong is in red below its field.' }}
       </p>
       <p v-if="isAsked && draft.title.trim() === ''" class="wrong" role="alert">Give it a title.</p>
       <p v-if="isWarned && failing.length > 0" class="wrong" role="alert" data-test="checks-fail">
