@@ -1,4 +1,5 @@
 import { withOtherIds } from '@sprell/core';
+import { eachText } from './kinds/each-text.ts';
 import { KINDS } from './kinds/registry.ts';
 import { NEW_JOB } from './job-fields.ts';
 import { contentOf, thingsOf } from './kinds/thing.ts';
@@ -20,11 +21,9 @@ export function copyOfJob(job: JobWire, title: string, newId: () => string): rea
     return known;
   };
   /** Entries hold lines and marks by their ids, in whatever field they stand. */
-  const ofTheCopy = (value: unknown): unknown =>
-    typeof value === 'string' ? withOtherIds(value, copied) : Array.isArray(value) ? value.map(ofTheCopy) : value;
+  const ofTheCopy = (value: unknown) => eachText(value, (text) => withOtherIds(text, copied));
 
-  const ofTheCopyById = (value: unknown): unknown =>
-    typeof value === 'string' ? copied(value) : Array.isArray(value) ? value.map(ofTheCopyById) : value;
+  const ofTheCopyById = (value: unknown) => eachText(value, copied);
 
   const standingOf = (kind: string) => (thingsOf(job)[kind] ?? []).filter(({ deleted }) => !deleted);
   // In the order in which they stand, whatever names them first: things that have no place are told apart by it.

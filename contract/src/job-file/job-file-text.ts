@@ -3,6 +3,7 @@ import type { LineWire } from '../wire/line.ts';
 import type { JobFields } from '../wire/job-fields.ts';
 import type { ReadingWire } from '../wire/reading.ts';
 import type { Content, Kind, Thing } from '../kinds/kind.ts';
+import { eachText } from '../kinds/each-text.ts';
 import { KINDS } from '../kinds/registry.ts';
 import { contentOf, type Things } from '../kinds/thing.ts';
 import type { ThingLists } from '../kinds/wires.ts';
@@ -98,13 +99,11 @@ const FIRST = ['name', 'title', 'called'];
 
 function said({ entries, refers = [] }: Kind, thing: Thing, keys: Keys, named: (text: string) => string): Content {
   const { position: _position, ...content } = contentOf(thing);
-  const each = (value: unknown, of: (text: string) => string): unknown =>
-    typeof value === 'string' ? of(value) : Array.isArray(value) ? value.map((one) => each(one, of)) : value;
   const names = Object.keys(content).sort((a, b) => place(a) - place(b) || (a < b ? -1 : 1));
   return Object.fromEntries(
     names.map((name) => {
-      if (entries.includes(name)) return [name, each(content[name], named)];
-      return [name, refers.includes(name) ? each(content[name], (id) => keys.ofThing(id) ?? '') : content[name]];
+      if (entries.includes(name)) return [name, eachText(content[name], named)];
+      return [name, refers.includes(name) ? eachText(content[name], (id) => keys.ofThing(id) ?? '') : content[name]];
     }),
   );
 }

@@ -9,6 +9,7 @@ import { readFile, type FileProblem } from '../file-door.ts';
 import { NEW_JOB } from '../job-fields.ts';
 import { jigSetOf } from '../jig-file.ts';
 import type { Content, Kind, Thing } from '../kinds/kind.ts';
+import { eachText } from '../kinds/each-text.ts';
 import { KINDS } from '../kinds/registry.ts';
 import { kindNamed, listsOf } from '../kinds/thing.ts';
 import { KIND_WIRES } from '../kinds/wires.ts';
@@ -204,9 +205,9 @@ class FileReader {
     return things.map(({ key, ...said }, at) => {
       const place = (field: string) => [list, at, field];
       const content: Record<string, unknown> = { ...said };
-      for (const field of entries) content[field] = each(said[field], (text) => this.#stored(text, place(field)));
+      for (const field of entries) content[field] = eachText(said[field], (text) => this.#stored(text, place(field)));
       for (const field of refers)
-        content[field] = each(said[field], (name) => this.#referred(field, name, place(field)));
+        content[field] = eachText(said[field], (name) => this.#referred(field, name, place(field)));
       if (isOrdered === true) content['position'] = positions[at];
       const fits = wire?.said.safeParse(content);
       if (fits?.success !== true)
@@ -230,11 +231,6 @@ class FileReader {
     if (read.ok) return 'The jig file that stands here is of another jig or of another version.';
     return `The jig file that stands here cannot be read, at ${read.problem.place}: ${read.problem.sentence}`;
   }
-}
-
-function each(value: unknown, of: (text: string) => string): unknown {
-  if (typeof value === 'string') return of(value);
-  return Array.isArray(value) ? value.map((one) => each(one, of)) : value;
 }
 
 const NAMED = 6;

@@ -1,6 +1,7 @@
 import { withOtherIds } from '@sprell/core';
 import type { LineWire } from '../wire/line.ts';
 import type { Content, Kind, Thing } from '../kinds/kind.ts';
+import { eachText } from '../kinds/each-text.ts';
 import { KINDS } from '../kinds/registry.ts';
 import { contentOf, isSameContent } from '../kinds/thing.ts';
 import type { JobInside } from './job-file-text.ts';
@@ -105,12 +106,10 @@ class Merger {
 
   #contentHere({ entries, refers = [] }: Kind, thing: Thing): Content {
     const content = withoutPlace(contentOf(thing));
-    const each = (value: unknown, of: (text: string) => string): unknown =>
-      typeof value === 'string' ? of(value) : Array.isArray(value) ? value.map((one) => each(one, of)) : value;
     return {
       ...content,
-      ...Object.fromEntries(entries.map((field) => [field, each(content[field], this.#here)])),
-      ...Object.fromEntries(refers.map((field) => [field, each(content[field], (id) => this.#idHere(id))])),
+      ...Object.fromEntries(entries.map((field) => [field, eachText(content[field], this.#here)])),
+      ...Object.fromEntries(refers.map((field) => [field, eachText(content[field], (id) => this.#idHere(id))])),
     };
   }
 
