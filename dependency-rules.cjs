@@ -28,6 +28,7 @@ const floors = [
   'jig',
   'tables',
   'dxf',
+  'paper',
   'conversation',
 ];
 const below = {
@@ -48,6 +49,7 @@ const below = {
   'setting-out': ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'mend', 'drawing'],
   quantities: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'bare', 'slate', 'drawing'],
   dxf: ['base', 'number', 'units', 'reading', 'stick', 'setting-out'],
+  paper: ['drawing', 'stick', 'quantities'],
   tables: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'drawing', 'jig'],
   jig: ['base', 'number', 'units', 'notation', 'reading', 'evaluate', 'bare', 'slate', 'stick'],
   conversation: [
@@ -78,10 +80,11 @@ const webFloors = {
 
 /** Features, each with the others that it may use. Whoever uses one comes in by its `index.ts`. */
 const webFeatures = {
-  bench: ['scale'],
+  bench: ['scale', 'paper'],
   jobs: [],
   stick: [],
   scale: [],
+  paper: [],
   'setting-out': [],
   quantities: [],
   jigs: [],
@@ -155,7 +158,7 @@ module.exports = {
       to: {
         path: '^core/src/',
         pathNot:
-          '^core/src/(((mend|spoken|spoken/heard|conversation|quantities|jig|tables|dxf)/)?index|spoken/heard/said)\\.ts$',
+          '^core/src/(((mend|spoken|spoken/heard|conversation|quantities|jig|tables|dxf|paper)/)?index|spoken/heard/said)\\.ts$',
       },
     },
     {

@@ -108,6 +108,7 @@ const PICTURES = [
       await page.click('[data-test=show-print]');
     }),
   },
+  { name: 'job-sheet', ...DESK, prepare: screen('/paper') },
   { name: 'setting-out', ...DESK, prepare: screen('/setting-out/rafter', openKept('Common rafters')) },
   { name: 'setting-out-phone', ...PHONE, prepare: screen('/setting-out/arc', withKeys) },
   { name: 'setting-out-shapes', width: 1280, height: 1090, prepare: allShapes },

@@ -73,7 +73,8 @@ export default defineConfig({
         launch_handler: { client_mode: 'navigate-existing' },
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,woff2,svg,png}'],
+        // The older form of a font is what PDFs are written with.
+        globPatterns: ['**/*.{js,css,html,woff2,svg,png}', '**/{barlow-latin*-{500,600},dejavu-sans}*.woff'],
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//, /^\/outbox/],
         cleanupOutdatedCaches: true,

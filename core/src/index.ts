@@ -75,7 +75,7 @@ export type { Answer, Field, Known, Solved, Solver } from './setting-out/solver.
 export { strokes, type Figure, type FigurePart, type Point } from './setting-out/figure.ts';
 export { fittingScale } from './scale/fitting-scale.ts';
 export { EDGE, HEAD, sheetHead } from './drawing/sheet-head.ts';
-export { line as paperLine, words as paperWords } from './drawing/drawing.ts';
+export { line as paperLine, moved, words as paperWords } from './drawing/drawing.ts';
 export { ordinates, type Ordinate } from './setting-out/ordinates.ts';
 export { driftOf, type Drift } from './setting-out/drift.ts';
 export { describeShapeIssue, SHAPE_ISSUE_CODES } from './shape-messages.ts';

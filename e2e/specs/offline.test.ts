@@ -4,6 +4,8 @@ import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { Bench, DESKTOP, launchWholeBrowser, openBench } from '../fixtures/browser.ts';
+import { downloadsOf } from '../fixtures/downloads.ts';
+import { readPdf, saidOn, type PdfPage } from '../fixtures/pdf.ts';
 
 const ENTRY = '.hand [data-test=entry]';
 const folder = mkdtempSync(join(tmpdir(), 'sprell-offline-'));
@@ -114,6 +116,19 @@ describe('a place with no signal', () => {
     await bench.page.setOfflineMode(false);
     await bench.page.reload();
     await bench.page.waitForFunction(() => document.querySelector('[data-test=keep-state]')?.textContent === 'saved');
+  });
+
+  it('saves the job sheet as a PDF, roots and all: the faces it is written with are kept as well', async () => {
+    const there = await open('online');
+    await there.page.evaluate(async () => (await navigator.serviceWorker.ready).active?.state);
+    const bench = await open('offline');
+    await bench.click('[data-test=open-job-sheet]');
+    await bench.page.waitForSelector('[data-test=save-pdf]');
+    await bench.fill('[data-test=sheet-under]', 'Across the corners √2');
+    using downloads = await downloadsOf(bench.page);
+    await bench.click('[data-test=save-pdf]');
+    const [sheet] = await readPdf(await downloads.saved('.pdf'));
+    expect(saidOn(sheet as PdfPage).join(' ')).toContain('√2');
   });
 
   it('stays when the page is left in the very moment that it lands', async () => {

@@ -53,6 +53,19 @@ export const SHEETS = {
 } as const;
 export type SheetSize = keyof typeof SHEETS;
 
+/** A sheet of paper lying on its long side, or standing on its short one. */
+export function sheetOf(size: SheetSize, stands = false): { readonly width: number; readonly height: number } {
+  const { width, height } = SHEETS[size];
+  return stands ? { width: height, height: width } : { width, height };
+}
+
+/** A shape somewhere else on its sheet. */
+export function moved(shape: Shape, dx: number, dy: number): Shape {
+  return shape.kind === 'line'
+    ? { ...shape, x1: shape.x1 + dx, x2: shape.x2 + dx, y1: shape.y1 + dy, y2: shape.y2 + dy }
+    : { ...shape, x: shape.x + dx, y: shape.y + dy };
+}
+
 export function line(x1: number, y1: number, x2: number, y2: number, weight: LineWeight = 'plain'): LineShape {
   return { kind: 'line', x1, y1, x2, y2, weight };
 }

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { SHEETS, type Drawing, type TextShape } from '../drawing/drawing.ts';
 import { aRow } from '../testing/take-off-rows.ts';
 import { aWrittenList } from '../testing/written-lists.ts';
-import { listSheets, wrapped } from './paper.ts';
+import { listSheets } from './paper.ts';
 
 const textsOf = ({ shapes }: Drawing): readonly TextShape[] => shapes.filter((shape) => shape.kind === 'text');
 const said = (sheet: Drawing) => textsOf(sheet).map(({ text }) => text);
@@ -85,11 +85,5 @@ describe('a take-off on paper', () => {
       }),
       { numRuns: 30 },
     );
-  });
-
-  it('breaks words over lines, and a word that is longer than a line', () => {
-    expect(wrapped('Decking boards, grooved', 32, 3.2)).toEqual(['Decking boards,', 'grooved']);
-    expect(wrapped('x'.repeat(25), 16, 3.2)).toEqual(['xxxxxxxxxx', 'xxxxxxxxxx', 'xxxxx']);
-    expect(wrapped('', 16, 3.2)).toEqual([]);
   });
 });

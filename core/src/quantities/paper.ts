@@ -1,7 +1,9 @@
 import { EDGE, HEAD } from '../drawing/sheet-head.ts';
-import { line, SHEETS, words, type Drawing, type Shape, type SheetSize } from '../drawing/drawing.ts';
+import { line, sheetOf, words, type Drawing, type SheetSize } from '../drawing/drawing.ts';
+import { flow, headPiece, LINE, PAD, type Group, type Piece } from '../drawing/flow.ts';
+import { fittingSize, wrapped } from '../drawing/wrapped.ts';
 import { ZERO } from '../number/rational.ts';
-import { addValue, signOfValue, type Value } from '../number/value.ts';
+import { signOfValue, type Value } from '../number/value.ts';
 import { readQuantity } from '../reading/read-quantity.ts';
 import { MONEY, PLAIN } from '../units/dimension.ts';
 import { PRICE_UNITS } from './measure.ts';
@@ -9,227 +11,188 @@ import type { RowCost, WorkedRow } from './row.ts';
 import { readMoney, readRate, readRowQuantity, rowSays } from './says.ts';
 import type { WrittenList, WrittenRow } from './written-list.ts';
 
-/** Type and the rows of it, in millimetres. */
+/** Type, in millimetres. */
 const TYPE = 3.2;
 const SMALL = 2.6;
-const LINE = 4.4;
-const PAD = 1.8;
-/** Of the type's height: how wide a sign is at most, on the average of a line. */
-const SIGN = 0.5;
+/** What "Sheet 12 of 34" takes at the head of a sheet. */
+const SHEET_NUMBER = 32;
+/** How much a piece holds of words that go on and on: more than that is broken between pages. */
+const LINES = 12;
 
-/** Where a column ends, from the right edge; words of the item begin at the left. */
-const COLUMNS = { sizes: 170, quantity: 98, ordered: 64, price: 30, cost: 0 } as const;
-const ITEM = 84;
-const SIZES = 44;
-
-/** A piece of a page that is not broken, drawn at a height. */
-interface Piece {
-  readonly height: number;
-  readonly draw: (y: number) => readonly Shape[];
-  /** What it adds to the total that is carried on. */
-  readonly cost: Value;
+/** Where the columns of a list end, from the right edge of its sheet; the item begins at the left. */
+export interface ListColumns {
+  /** How wide the words of an item may be. */
+  readonly item: number;
+  /** Where the sizes begin, and how wide they may be; under the item unless given. */
+  readonly sizes?: { readonly begin: number; readonly width: number };
+  readonly quantity: number;
+  readonly ordered: number;
+  /** A list without prices has neither. */
+  readonly price?: number;
+  readonly cost?: number;
 }
 
-/** Pieces that stay together where a page can hold them. */
-interface Group {
-  readonly head: Piece;
-  /** Over what goes on, on the next page. */
-  readonly again: Piece;
-  readonly pieces: readonly Piece[];
-}
+/** On a sheet that lies, on one that stands, and on one that stands without prices. */
+const LYING: ListColumns = {
+  item: 84,
+  sizes: { begin: 170, width: 44 },
+  quantity: 98,
+  ordered: 64,
+  price: 30,
+  cost: 0,
+};
+export const STANDING: ListColumns = { item: 76, quantity: 84, ordered: 54, price: 25, cost: 0 };
+export const WITHOUT_PRICES: ListColumns = { item: 112, quantity: 38, ordered: 0 };
 
 /**
  * A take-off on paper: sheets in millimetres, with the job's heading. A section stays together where one sheet holds it; the
  * total so far is carried over from sheet to sheet.
  */
 export function listSheets(list: WrittenList, sheet: SheetSize): readonly Drawing[] {
-  const { width, height } = SHEETS[sheet];
-  const page = new Pages(list, width, height);
-  for (const section of list.sections) {
-    if (section.rows.length > 0) page.put(groupOf(list, section, width));
-  }
-  page.put(totalsOf(list, width));
-  return page.drawings();
-}
-
-class Pages {
-  readonly #list: WrittenList;
-  readonly #width: number;
-  readonly #height: number;
-  readonly #pages: Shape[][] = [];
-  #y = 0;
-  #carried: Value = ZERO;
-
-  constructor(list: WrittenList, width: number, height: number) {
-    this.#list = list;
-    this.#width = width;
-    this.#height = height;
-    this.#begin();
-  }
-
-  get #page(): Shape[] {
-    return this.#pages[this.#pages.length - 1] as Shape[];
-  }
-  /** Above what is carried over. */
-  get #end(): number {
-    return this.#height - EDGE - LINE - PAD;
-  }
-  get #top(): number {
-    return EDGE + HEAD + LINE + PAD;
-  }
-  get #isFresh(): boolean {
-    return this.#y <= this.#top + LINE + PAD;
-  }
-
-  #begin(): void {
-    const { title, subtitle } = this.#list;
-    const right = this.#width - EDGE;
-    const isFirst = this.#pages.length === 0;
-    this.#pages.push([words(EDGE, EDGE + 5, title, 4.5, { strong: true }), words(EDGE, EDGE + 10, subtitle, TYPE)]);
-    this.#y = this.#top;
-    const heads = [
-      words(EDGE, this.#y - PAD, 'item', SMALL),
-      words(right - COLUMNS.sizes, this.#y - PAD, 'count and sizes', SMALL),
-      ...(['quantity', 'ordered', 'price', 'cost'] as const).map((id) =>
-        words(right - COLUMNS[id], this.#y - PAD, id === 'ordered' ? 'to order' : id, SMALL, { anchor: 'end' }),
-      ),
-      line(EDGE, this.#y, right, this.#y),
-    ];
-    this.#page.push(...heads);
-    if (!isFirst) this.#carry('brought forward', this.#y + LINE);
-    this.#y += isFirst ? 0 : LINE + PAD;
-  }
-
-  #carry(what: string, y: number): void {
-    const right = this.#width - EDGE;
-    const sum = readMoney(this.#carried, this.#list.style).text;
-    this.#page.push(
-      words(right - COLUMNS.price, y, what, SMALL, { anchor: 'end' }),
-      words(right, y, sum, TYPE, { anchor: 'end', strong: true }),
-    );
-  }
-
-  #next(): void {
-    this.#carry('carried over', this.#height - EDGE);
-    this.#begin();
-  }
-
-  #draw(piece: Piece): void {
-    this.#page.push(...piece.draw(this.#y));
-    this.#y += piece.height;
-    this.#carried = addValue(this.#carried, piece.cost);
-  }
-
-  put({ head, again, pieces }: Group): void {
-    const all = pieces.reduce((sum, { height }) => sum + height, head.height);
-    if (!this.#isFresh && this.#y + all > this.#end) this.#next();
-    this.#draw(head);
-    for (const [n, piece] of pieces.entries()) {
-      // The sum of a section stands with its last row.
-      const isLastRow = n === pieces.length - 2;
-      const needed = piece.height + (isLastRow ? (pieces[n + 1]?.height ?? 0) : 0);
-      if (n < pieces.length - 1 && this.#y + needed > this.#end) {
-        this.#next();
-        this.#draw(again);
-      }
-      this.#draw(piece);
-    }
-  }
-
-  drawings(): readonly Drawing[] {
-    const [width, height] = [this.#width, this.#height];
-    return this.#pages.map((shapes, n) => ({
-      width,
-      height,
-      shapes: [
-        ...shapes,
-        words(width - EDGE, EDGE + 5, `Sheet ${n + 1} of ${this.#pages.length}`, TYPE, { anchor: 'end' }),
-      ],
-    }));
-  }
-}
-
-function groupOf(list: WrittenList, { id, name, rows }: WrittenList['sections'][number], width: number): Group {
-  const called = name === '' ? 'In no section' : name;
-  const sum = list.totals.sections.get(id);
+  const { width, height } = sheetOf(sheet);
   const right = width - EDGE;
-  const foot: Piece = {
-    height: LINE + PAD * 3,
-    cost: ZERO,
-    draw: (y) => [
-      words(right - COLUMNS.price, y + LINE, `subtotal ${called}`, TYPE, { anchor: 'end' }),
-      words(right, y + LINE, readMoney(sum?.cost ?? ZERO, list.style).text, TYPE, { anchor: 'end', strong: true }),
+  const heads = columnHeads(LYING, right);
+  return flow(listGroups(list, LYING, right), {
+    width,
+    height,
+    carryWords: LYING.price ?? 0,
+    head: () => ({
+      shapes: [
+        words(EDGE, EDGE + 5, list.title, fittingSize(list.title, width - 2 * EDGE - SHEET_NUMBER, 4.5), {
+          strong: true,
+        }),
+        words(EDGE, EDGE + 10, list.subtitle, TYPE),
+        ...heads.draw(EDGE + HEAD),
+      ],
+      end: EDGE + HEAD + heads.height,
+    }),
+  });
+}
+
+/** What stands over the columns. */
+export function columnHeads(columns: ListColumns, right: number): Piece {
+  const titles = [
+    ['quantity', columns.quantity],
+    ['to order', columns.ordered],
+    ['price', columns.price],
+    ['cost', columns.cost],
+  ] as const;
+  return {
+    height: LINE + PAD,
+    draw: (top) => [
+      words(EDGE, top + LINE, 'item', SMALL),
+      ...(columns.sizes ? [words(right - columns.sizes.begin, top + LINE, 'count and sizes', SMALL)] : []),
+      ...titles.flatMap(([title, at]) =>
+        at === undefined ? [] : [words(right - at, top + LINE, title, SMALL, { anchor: 'end' })],
+      ),
+      line(EDGE, top + LINE + PAD, right, top + LINE + PAD),
     ],
   };
+}
+
+/** The sections of a list with their rows, and what all of it comes to. @param right where its sheet ends, in millimetres */
+export function listGroups(list: WrittenList, columns: ListColumns, right: number): readonly Group[] {
+  const carries = columns.cost === undefined ? undefined : (sum: Value) => readMoney(sum, list.style).text;
+  const sections = list.sections
+    .filter(({ rows }) => rows.length > 0)
+    .map((section) => groupOf(list, section, columns, right));
+  const groups = columns.cost === undefined ? sections : [...sections, totalsOf(list, columns, right)];
+  return groups.map((group) => ({ ...group, isTogether: true, carries }));
+}
+
+function groupOf(
+  list: WrittenList,
+  { id, name, rows }: WrittenList['sections'][number],
+  columns: ListColumns,
+  right: number,
+): Group {
+  const called = name === '' ? 'In no section' : name;
+  const cost = readMoney(list.totals.sections.get(id)?.cost ?? ZERO, list.style).text;
+  const price = right - (columns.price ?? 0);
+  const subtotal = `subtotal ${called}`;
+  const foot: Piece = {
+    height: LINE + PAD * 3,
+    draw: (y) => [
+      words(price, y + LINE, subtotal, fittingSize(subtotal, price - EDGE, TYPE), { anchor: 'end' }),
+      words(right, y + LINE, cost, TYPE, { anchor: 'end', strong: true }),
+    ],
+  };
+  const hasFoot = columns.cost !== undefined;
   return {
     head: headPiece(called, right),
     again: headPiece(`${called}, continued`, right),
-    pieces: [...rows.map((row) => rowPiece(list, row, right)), foot],
+    pieces: [...rows.flatMap((row) => rowPieces(list, row, columns, right)), ...(hasFoot ? [foot] : [])],
+    hasFoot,
   };
 }
 
-function headPiece(called: string, right: number): Piece {
-  const y = LINE + PAD * 2;
-  return {
-    height: y + PAD,
-    cost: ZERO,
-    draw: (top) => [
-      words(EDGE, top + y - PAD / 2, called, 4, { strong: true }),
-      line(EDGE, top + y + PAD / 2, right, top + y + PAD / 2, 'heavy'),
-    ],
-  };
-}
-
-/** Words over as many lines as they need; a word that is longer than a line is broken. */
-export function wrapped(text: string, width: number, size: number): readonly string[] {
-  const most = Math.max(4, Math.floor(width / (size * SIGN)));
-  const lines: string[] = [];
-  let now = '';
-  for (const word of text.split(/\s+/).filter((one) => one !== '')) {
-    let rest = word;
-    if (now !== '' && now.length + 1 + rest.length > most) {
-      lines.push(now);
-      now = '';
-    }
-    while (rest.length > most) {
-      lines.push(rest.slice(0, most));
-      rest = rest.slice(most);
-    }
-    now = now === '' ? rest : `${now} ${rest}`;
-  }
-  return now === '' ? lines : [...lines, now];
-}
-
-function rowPiece(list: WrittenList, { worked, item, supplier, note }: WrittenRow, right: number): Piece {
+/** A row; what it says at great length goes on in pieces of its own. */
+function rowPieces(
+  list: WrittenList,
+  { worked, item, supplier, note }: WrittenRow,
+  columns: ListColumns,
+  right: number,
+): readonly Piece[] {
   const { style, roundedAt } = list;
   const { row, quantity, price } = worked;
   const counted = price && (roundedAt === 'row' ? price.billed.cost : price.cost);
   const isOut = row.isLeftOut;
-  const more = [supplier, note].filter((one) => one !== '').join(' · ');
-  const items = wrapped(item, ITEM, TYPE);
-  const says = wrapped(more, ITEM, SMALL);
-  const sizes = wrapped(sizesSay(worked, style), SIZES, TYPE);
-  const lines = Math.max(items.length + says.length * (SMALL / TYPE), sizes.length, 1);
-  const end = (id: keyof typeof COLUMNS, y: number, text: string, isStrong = false) =>
-    words(right - COLUMNS[id], y, text, TYPE, { anchor: 'end', strong: isStrong });
-  return {
-    height: lines * LINE + PAD,
-    cost: isOut ? ZERO : (counted ?? ZERO),
-    draw: (top) => {
-      const y = top + LINE;
-      const foot = top + lines * LINE + PAD;
-      return [
-        ...items.map((text, n) => words(EDGE, y + n * LINE, text, TYPE)),
-        ...says.map((text, n) => words(EDGE, y + items.length * LINE + n * LINE * (SMALL / TYPE), text, SMALL)),
-        ...sizes.map((text, n) => words(right - COLUMNS.sizes, y + n * LINE, text, TYPE)),
-        end('quantity', y, quantity === undefined ? '' : readRowQuantity(worked, quantity, style).text),
-        end('ordered', y, orderedSays(worked, style)),
-        end('price', y, price === undefined ? '' : priceSays(worked, price, style)),
-        end('cost', y, isOut ? 'left out' : counted === undefined ? 'no cost' : readMoney(counted, style).text),
-        line(EDGE, foot, right, foot, 'fine'),
-      ];
-    },
-  };
+  const sized = sizesSay(worked, style);
+  const { sizes } = columns;
+  const beside = sizes ? wrapped(sized, sizes.width, TYPE) : [];
+  const left = [
+    ...wrapped(item, columns.item, TYPE).map((text) => ({ text, size: TYPE })),
+    // Without a column of its own only what was multiplied: a bare count stands beside it as the quantity.
+    ...[
+      ...(sizes || !sized.includes('×') ? [] : [sized]),
+      [supplier, note].filter((one) => one !== '').join(' · '),
+    ].flatMap((text) => wrapped(text, columns.item, SMALL).map((one) => ({ text: one, size: SMALL }))),
+  ];
+  const end = (at: number | undefined, y: number, text: string) =>
+    at === undefined || text === '' ? [] : [words(right - at, y, text, TYPE, { anchor: 'end' })];
+  const cost = isOut ? 'left out' : counted === undefined ? 'no cost' : readMoney(counted, style).text;
+  const count = Math.max(1, Math.ceil(left.length / LINES), Math.ceil(beside.length / LINES));
+  return Array.from({ length: count }, (_, part): Piece => {
+    const [from, to] = [part * LINES, (part + 1) * LINES];
+    const said = left.slice(from, to);
+    const sizesHere = beside.slice(from, to);
+    const high = Math.max(
+      said.reduce((sum, { size }) => sum + (LINE * size) / TYPE, 0),
+      sizesHere.length * LINE,
+      LINE,
+    );
+    const isLast = part === count - 1;
+    return {
+      height: high + (isLast ? PAD : 0),
+      ...(part === 0 && columns.cost !== undefined ? { sum: isOut ? ZERO : (counted ?? ZERO) } : {}),
+      draw: (top) => {
+        const y = top + LINE;
+        const foot = top + high + PAD;
+        let at = y;
+        return [
+          ...said.map(({ text, size }, n) => {
+            at += n === 0 ? 0 : (LINE * size) / TYPE;
+            return words(EDGE, at, text, size);
+          }),
+          ...sizesHere.map((text, n) => words(right - (sizes?.begin ?? 0), y + n * LINE, text, TYPE)),
+          ...(part > 0
+            ? []
+            : [
+                ...end(
+                  columns.quantity,
+                  y,
+                  quantity === undefined ? '' : readRowQuantity(worked, quantity, style).text,
+                ),
+                ...end(columns.ordered, y, orderedSays(worked, style)),
+                ...end(columns.price, y, price === undefined ? '' : priceSays(worked, price, style)),
+                ...end(columns.cost, y, cost),
+                ...(columns.cost === undefined && isOut ? end(columns.ordered, y + LINE, 'left out') : []),
+              ]),
+          ...(isLast ? [line(EDGE, foot, right, foot, 'fine')] : []),
+        ];
+      },
+    };
+  });
 }
 
 /** What was multiplied for a quantity, where anything was: "12 × 8′ 4″". */
@@ -255,8 +218,7 @@ function priceSays({ cells }: WorkedRow, price: RowCost, style: WrittenList['sty
 }
 
 /** What all of it comes to. It stays together. */
-function totalsOf({ totals, taxes, style }: WrittenList, width: number): Group {
-  const right = width - EDGE;
+function totalsOf({ totals, taxes, style }: WrittenList, columns: ListColumns, right: number): Group {
   const { all, leftOut } = totals;
   const money = (value: Value) => readMoney(value, style).text;
   const rows: readonly (readonly [string, string, boolean])[] = [
@@ -273,9 +235,8 @@ function totalsOf({ totals, taxes, style }: WrittenList, width: number): Group {
   ];
   const pieces = rows.map(([what, sum, isStrong]): Piece => ({
     height: LINE + PAD,
-    cost: ZERO,
     draw: (y) => [
-      words(right - COLUMNS.price, y + LINE, what, TYPE, { anchor: 'end', strong: isStrong }),
+      words(right - (columns.price ?? 0), y + LINE, what, TYPE, { anchor: 'end', strong: isStrong }),
       words(right, y + LINE, sum, TYPE, { anchor: 'end', strong: isStrong }),
     ],
   }));

@@ -17,7 +17,7 @@ export interface Template {
 /**
  * A figure as large as it is, over as many sheets as that takes, row by row from the top left; sheets with nothing on them
  * are left out. Each says where it belongs and has lines to cut along on its right and at its foot: the sheet laid over the
- * next one up to its edge, the lines go on. On every sheet stands a line of 100 mm to check the print by.
+ * next one up to its edge, the lines go on. Every sheet has lines of 100 mm and 4 inches to check the print by.
  * @returns the sheets, or `template.too_large` where they would be more than SHEET_LIMIT
  */
 export function templateSheets(figure: Figure, { sheet, title }: Template): Result<readonly Drawing[], ShapeIssue> {

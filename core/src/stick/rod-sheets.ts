@@ -1,6 +1,6 @@
 import { makeIssue, type Issue } from '../base/issue.ts';
 import { fail, ok, type Result } from '../base/result.ts';
-import { box, line, SHEETS, words, type Drawing, type Shape, type SheetSize } from '../drawing/drawing.ts';
+import { box, line, moved, SHEETS, words, type Drawing, type Shape, type SheetSize } from '../drawing/drawing.ts';
 import { EDGE, HEAD, SHEET_LIMIT, sheetHead } from '../drawing/sheet-head.ts';
 import { rationalToNumber } from '../number/rational.ts';
 import { fittingScale } from '../scale/fitting-scale.ts';
@@ -48,7 +48,7 @@ const CLEAR = 1.5;
 
 /**
  * The sheets of a rod: to scale on one, or full size in strips with cut lines, each strip with its number, and on every
- * sheet a line of 100 mm to check the print by. Lengths alone are printed.
+ * sheet lines of 100 mm and 4 inches to check the print by. Lengths alone are printed.
  * @returns the sheets, or `rod.too_long` where they would be more than SHEET_LIMIT
  */
 export function rodSheets(
@@ -77,6 +77,28 @@ export function rodSheets(
     return { width, height, shapes };
   });
   return ok(pages);
+}
+
+/** A whole rod on one strip, its corner at 0, 0, by the largest of the common scales that fits. */
+export interface RodStrip {
+  readonly scale: string;
+  readonly height: number;
+  readonly shapes: readonly Shape[];
+}
+
+/** How many marks find room on one strip, with labels that can be read. */
+export const marksOnStrip = (long: number): number => Math.floor(long / (LEAST_TYPE * 1.3)) - 1;
+
+/** @param long how much of a sheet it may take; @param metric scales as 1:20, or else as 1/2″ = 1′ */
+export function rodStrip(rod: Rod<PrintedMark>, long: number, metric: boolean): RodStrip {
+  const span = (rod.end - rod.foot) * PER_METRE;
+  const { factor, title } = fittingScale(span / long, metric);
+  const plan = oneStrip(rod.marks.length, long);
+  return {
+    scale: title,
+    height: plan.height,
+    shapes: stripOf(rod, plan, span / rationalToNumber(factor), 0, 1, long),
+  };
 }
 
 /**
@@ -125,10 +147,4 @@ function stripOf(
     );
   }
   return shapes;
-}
-
-function moved(shape: Shape, dx: number, dy: number): Shape {
-  return shape.kind === 'line'
-    ? { ...shape, x1: shape.x1 + dx, x2: shape.x2 + dx, y1: shape.y1 + dy, y2: shape.y2 + dy }
-    : { ...shape, x: shape.x + dx, y: shape.y + dy };
 }

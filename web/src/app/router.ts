@@ -4,6 +4,7 @@ import { benchRoutes } from '../features/bench/index.ts';
 import { jigsRoutes } from '../features/jigs/index.ts';
 import { jobsRoutes } from '../features/jobs/index.ts';
 import { helpRoutes } from '../features/help/index.ts';
+import { paperRoutes } from '../features/paper/index.ts';
 import { quantitiesRoutes } from '../features/quantities/index.ts';
 import { scaleRoutes } from '../features/scale/index.ts';
 import { settingOutRoutes } from '../features/setting-out/index.ts';
@@ -18,6 +19,7 @@ export const router = createRouter({
     ...scaleRoutes,
     ...settingOutRoutes,
     ...quantitiesRoutes,
+    ...paperRoutes,
     ...jigsRoutes,
     ...tablesRoutes,
     ...jobsRoutes,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The main screen: slate, entry, reading, keys and story stick together. */
-import { computed, defineAsyncComponent, nextTick, onMounted, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, nextTick, onMounted, ref, shallowRef, watch, type Component } from 'vue';
 import { useEventListener, useMediaQuery } from '@vueuse/core';
 import { useRouter } from 'vue-router';
 import type { LineWire } from '@sprell/contract';
@@ -15,6 +15,7 @@ import { useAloud } from '../../live/aloud.ts';
 import { useOwnKeys } from '../../live/own-keys.ts';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
 import { saveSlateCsv } from './slate/save-slate-csv.ts';
+import { printedJobSheet } from '../paper/index.ts';
 import { scaleStrip } from '../scale/index.ts';
 import AppHead from '../../parts/head/AppHead.vue';
 import { benchKeys } from './bench-keys.ts';
@@ -50,7 +51,8 @@ const LaidOut = defineAsyncComponent(() => import('./stick/LaidOut.vue'));
 const LastPostings = defineAsyncComponent(() => import('./stick/LastPostings.vue'));
 const ScaleStrip = defineAsyncComponent(scaleStrip);
 const PastedLines = defineAsyncComponent(() => import('./PastedLines.vue'));
-const PrintedSlate = defineAsyncComponent(() => import('./slate/PrintedSlate.vue'));
+/** It is there before the browser's own print command asks for it, which waits for nothing. */
+const PrintedSheet = shallowRef<Component>();
 const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'));
 
 const jobs = useJobs();
@@ -127,6 +129,7 @@ const entryField = ref<InstanceType<typeof EntryField>>();
 const shows = ref<'shortcuts'>();
 const isPrinting = ref(false);
 useEventListener(window, 'beforeprint', () => (isPrinting.value = true));
+useEventListener(window, 'afterprint', () => (isPrinting.value = false));
 
 const stick = ref<InstanceType<typeof StoryStickParts>>();
 const look = useStickLook();
@@ -259,6 +262,7 @@ onMounted(async () => {
   await slate.value?.showFoot();
   await nextTick();
   if (!isTouch.value) entryField.value?.focus();
+  PrintedSheet.value = (await behindLines(printedJobSheet)).default;
 });
 </script>
 
@@ -324,7 +328,7 @@ onMounted(async () => {
           @gather="(...going) => job.lines.gather(...going)"
           @jig="makeJig"
           @remove-chosen="(ids) => job.lines.clear(ids)"
-          @print="isPrinting = true"
+          @print="router.push('/paper')"
           @csv="(rows) => saveSlateCsv(rows, job.style, job.head?.title ?? '')"
           @land="landText"
           @land-words="(...words) => job.lines.landWords(...words)"
@@ -429,7 +433,7 @@ onMounted(async () => {
     </Apart>
 
     <PastedLines v-if="pasted" :text="pasted" @landed="pastedLanded" @join="joinPasted" @leave="pasted = undefined" />
-    <PrintedSlate v-if="isPrinting" @done="isPrinting = false" />
+    <component :is="PrintedSheet" v-if="isPrinting && PrintedSheet" />
     <ShortcutSheet v-if="shows === 'shortcuts'" @close="shows = undefined" />
   </BenchLayout>
 </template>

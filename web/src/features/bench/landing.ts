@@ -3,7 +3,7 @@ import { computed, ref, type Ref } from 'vue';
 import { nameOf } from '../../job/index.ts';
 import { useJob } from '../../live/use-jobs.ts';
 import type { Reckoning } from './reckoning.ts';
-import { readLine } from './slate/line-reading.ts';
+import { readLine } from '../../parts/slate/line-reading.ts';
 
 export interface Landing {
   /** The line that the entry is to stand above; undefined for the foot. */

@@ -2,7 +2,6 @@
 /** The list as it leaves: as a file for other programs, or on sheets of paper. */
 import { computed, onBeforeUnmount, ref } from 'vue';
 import { FileSpreadsheet, FileText } from 'lucide-vue-next';
-import { isMetric, type SheetSize } from '@sprell/core';
 import { flatTableOf, listSheets, workbookOf, type RoundedAt } from '@sprell/core/quantities';
 import { heavyWork } from '../../adapters/heavy-work.ts';
 import ChoiceBar from '../../ui/ChoiceBar.vue';
@@ -10,7 +9,7 @@ import PlainButton from '../../ui/PlainButton.vue';
 import PrintDrawings from '../../ui/drawing/PrintDrawings.vue';
 import { fileName, saveFile } from '../../ui/drawing/save-file.ts';
 import { useJob } from '../../live/use-jobs.ts';
-import { useKept } from '../../live/use-kept.ts';
+import { useSheet } from '../../live/use-sheet.ts';
 import type { Quantities } from '../../job/quantities.ts';
 import type { ListFiles } from './list-files.ts';
 
@@ -18,11 +17,7 @@ const props = defineProps<{ list: Quantities; version: string | undefined; round
 const emit = defineEmits<{ close: [] }>();
 const job = useJob();
 
-const SHEETS: readonly (readonly [SheetSize, string])[] = [
-  ['a4', 'A4'],
-  ['letter', 'US Letter'],
-];
-const sheet = useKept<SheetSize>('paper', isMetric(job.style.length) ? 'a4' : 'letter');
+const { sheet, sheets } = useSheet();
 const written = computed(() =>
   props.list.written({
     version: props.version,
@@ -84,7 +79,7 @@ async function save(ending: 'xlsx' | 'csv'): Promise<void> {
     <section class="part" aria-label="On paper">
       <div class="head">
         <h3>On paper</h3>
-        <ChoiceBar v-model="sheet" label="Sheets of" :choices="SHEETS" test="sheet" />
+        <ChoiceBar v-model="sheet" label="Sheets of" :choices="sheets" test="sheet" />
       </div>
       <PrintDrawings class="paper" :drawings :title="written.title" />
     </section>

@@ -1,7 +1,7 @@
 import { computed, nextTick, ref } from 'vue';
 import { useEventListener } from '@vueuse/core';
 import { useJob } from '../../live/use-jobs.ts';
-import { useKept } from '../../live/use-kept.ts';
+import { useShownVersion } from '../../live/shown-version.ts';
 import type { JobRow, JobSection, Quantities } from '../../job/quantities.ts';
 import { shownIn } from './columns.ts';
 import { sortedRows, type SortedBy } from './sorted.ts';
@@ -9,13 +9,7 @@ import { sortedRows, type SortedBy } from './sorted.ts';
 /** Which rows are shown, and in which order: those of one version, those that are looked for. No figure changes by it. */
 export function useShown(list: Quantities, onEnd: () => void) {
   const job = useJob();
-  const version = useKept<string>(() => `quantities.version.${job.head?.id}`, '');
-  const versions = computed(() => list.versions.map(({ id, name }) => [id, name] as const));
-  /** Rows that belong to other versions alone are not shown, and not counted. */
-  const versionNow = computed({
-    get: () => (list.versions.find(({ id }) => id === version.value) ?? list.versions[0])?.id,
-    set: (id: string | undefined) => (version.value = id ?? ''),
-  });
+  const { versions, versionNow } = useShownVersion(list);
 
   const sought = ref('');
   const isSearching = ref(false);

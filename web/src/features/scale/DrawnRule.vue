@@ -3,23 +3,26 @@
 import { computed, ref } from 'vue';
 import {
   BAR_INSET,
+  moved,
   scaleBar,
   scaleRule,
   sheetHead,
   SHEETS,
   type Drawing,
   type DrawingScale,
-  type Shape,
 } from '@sprell/core';
 import { useKept } from '../../live/use-kept.ts';
+import ChoiceBar from '../../ui/ChoiceBar.vue';
 import PlainButton from '../../ui/PlainButton.vue';
 import DrawingPicture from '../../ui/drawing/DrawingPicture.vue';
 import PrintDrawings from '../../ui/drawing/PrintDrawings.vue';
 import type { JobScale } from '../../job/index.ts';
 import { useJob } from '../../live/use-jobs.ts';
+import { useSheet } from '../../live/use-sheet.ts';
 
 const props = defineProps<{ scale: JobScale & { readonly scale: DrawingScale } }>();
 const job = useJob();
+const { sheet: paper, sheets: papers } = useSheet();
 
 const ROOM = 150;
 const bar = computed(() => scaleBar(props.scale.scale, ROOM, job.style));
@@ -35,15 +38,9 @@ const isPrinting = ref(false);
 
 /** One sheet with both, to cut out and lay on the drawing. */
 const sheet = computed<Drawing>(() => {
-  const { width, height } =
-    SHEETS[job.style.length === 'mm' || job.style.length === 'cm' || job.style.length === 'm' ? 'a4' : 'letter'];
+  const { width, height } = SHEETS[paper.value];
   const long = width - 40;
-  const put = ({ shapes }: Drawing, x: number, y: number): readonly Shape[] =>
-    shapes.map((shape) =>
-      shape.kind === 'line'
-        ? { ...shape, x1: shape.x1 + x, x2: shape.x2 + x, y1: shape.y1 + y, y2: shape.y2 + y }
-        : { ...shape, x: shape.x + x, y: shape.y + y },
-    );
+  const put = ({ shapes }: Drawing, x: number, y: number) => shapes.map((shape) => moved(shape, x, y));
   const { title, says } = props.scale;
   const what = `${title}${title === says ? '' : `, ${says}`}: bar and rule, full size.`;
   return {
@@ -92,6 +89,7 @@ const sheet = computed<Drawing>(() => {
         @input="setStretch"
       />
     </label>
+    <ChoiceBar v-if="isPrinting" v-model="paper" label="Sheets of" :choices="papers" test="sheet" />
     <PrintDrawings v-if="isPrinting" :drawings="[sheet]" :title="`${job.head?.title ?? ''} rule ${scale.title}`" />
   </section>
 </template>

@@ -5,7 +5,7 @@ import { computed, ref, watch } from 'vue';
 import { Maximize, Minus, Plus } from 'lucide-vue-next';
 import type { Figure } from '@sprell/core';
 import SizeText from '../../ui/SizeText.vue';
-import { layOut, reachOf, WHOLE, wordsWithRoom, type LaidWords, type Look } from './figure-layout.ts';
+import { layOut, reachOf, WHOLE, wordsWithRoom, type LaidWords, type Look } from '../../parts/figure/figure-layout.ts';
 
 const props = defineProps<{
   figure: Figure;

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 /** The drawing on paper: to scale with all its sizes on one sheet, or full size over several to cut out by. */
 import { computed, ref } from 'vue';
-import { describeShapeIssue, isMetric, templateSheets, type Figure, type SheetSize } from '@sprell/core';
+import { describeShapeIssue, isMetric, templateSheets, type Figure } from '@sprell/core';
 import PaperWays, { type PaperSize } from '../../ui/drawing/PaperWays.vue';
 import PrintDrawings from '../../ui/drawing/PrintDrawings.vue';
 import { useJob } from '../../live/use-jobs.ts';
-import { figureSheet } from './figure-sheet.ts';
+import { useSheet } from '../../live/use-sheet.ts';
+import { figureSheet } from '../../parts/figure/figure-sheet.ts';
 
 const props = defineProps<{
   figure: Figure;
@@ -15,7 +16,7 @@ const props = defineProps<{
 }>();
 const job = useJob();
 
-const sheet = ref<SheetSize>('a4');
+const { sheet, sheets: papers } = useSheet();
 const size = ref<PaperSize>('to-scale');
 const head = computed(() => `${job.head?.title ?? ''}: ${props.title}`);
 const full = computed(() => templateSheets(props.figure, { sheet: sheet.value, title: head.value }));
@@ -36,6 +37,7 @@ async function dxf(): Promise<string> {
     <PaperWays
       v-model:sheet="sheet"
       v-model:size="size"
+      :sheets="papers"
       what="The drawing"
       to-scale="to scale, with its sizes"
       full-size="full size, to cut out and join"

@@ -2,7 +2,7 @@
 /** A figure in small, without its sizes: to be chosen by. */
 import { computed } from 'vue';
 import type { Figure } from '@sprell/core';
-import { layOut } from './figure-layout.ts';
+import { layOut } from '../../parts/figure/figure-layout.ts';
 
 const props = defineProps<{ figure: Figure | undefined; width: number; height: number }>();
 const lines = computed(() =>

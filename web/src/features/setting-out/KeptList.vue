@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** The setting-outs of the job, to be opened by picture and name. */
 import { computed, ref } from 'vue';
-import { solve, SOLVERS } from '@sprell/core';
 import type { SetOut } from '../../job/index.ts';
 import { useJob } from '../../live/use-jobs.ts';
 import FigureThumb from './FigureThumb.vue';
+import { keptAnswer } from '../../parts/figure/kept-answer.ts';
 import { PICTURES } from './samples.ts';
 import { useShowChosen } from './show-chosen.ts';
 
@@ -15,15 +15,12 @@ const job = useJob();
 const list = ref<HTMLElement>();
 useShowChosen(list, () => props.openId);
 
-const cards = computed(() => {
-  const options = { scope: job.slate.scope(), style: job.style };
-  return job.setOuts.list.map((setOut) => {
-    const solver = SOLVERS.find(({ id }) => id === setOut.shape);
-    const answers = solver ? solve(solver, setOut.givens, options).answers : [];
-    const own = answers.find(({ title }) => title === setOut.answer) ?? answers[0];
-    return { setOut, figure: own?.figure ?? PICTURES[setOut.shape] };
-  });
-});
+const cards = computed(() =>
+  job.setOuts.list.map((setOut) => ({
+    setOut,
+    figure: keptAnswer(setOut, job).answer?.figure ?? PICTURES[setOut.shape],
+  })),
+);
 </script>
 
 <template>

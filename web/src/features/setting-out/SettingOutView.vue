@@ -30,7 +30,7 @@ import SolvedSays from './SolvedSays.vue';
 import { PICTURES, SAMPLES } from './samples.ts';
 import { putInFields, useSetOut } from './use-set-out.ts';
 import { shortTitle } from './short-title.ts';
-import { VOLUME_UNITS, VOLUMES_IN } from './volume-units.ts';
+import { VOLUME_UNITS, VOLUMES_IN } from '../../parts/figure/volume-units.ts';
 
 const SpacingMarks = defineAsyncComponent(() => import('./SpacingMarks.vue'));
 const FigurePrint = defineAsyncComponent(() => import('./FigurePrint.vue'));

@@ -3,7 +3,7 @@ import { computed, ref, watch, type Ref } from 'vue';
 import { remember, remembered } from '../../adapters/local-memory.ts';
 import type { SetOut } from '../../job/index.ts';
 import { useJob } from '../../live/use-jobs.ts';
-import { VOLUME_UNITS, VOLUMES_IN } from './volume-units.ts';
+import { VOLUME_UNITS, VOLUMES_IN } from '../../parts/figure/volume-units.ts';
 
 /** What stands in the fields of a shape: kept on this device until it is kept in the job under a name. */
 export interface Draft {

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 /** The rod on sheets: to scale on one, or full size in strips to cut out and join. */
 import { computed, ref } from 'vue';
-import { describeIssue, isMetric, readQuantity, rodOf, rodSheets, type SheetSize } from '@sprell/core';
+import { describeIssue, isMetric, readQuantity, rodOf, rodSheets } from '@sprell/core';
 import PaperWays, { type PaperSize } from '../../ui/drawing/PaperWays.vue';
 import PrintDrawings from '../../ui/drawing/PrintDrawings.vue';
 import { useJob } from '../../live/use-jobs.ts';
+import { useSheet } from '../../live/use-sheet.ts';
 import { isOnRod } from '../../parts/marks/mark-on-rod.ts';
 
 const job = useJob();
-const sheet = ref<SheetSize>('a4');
+const { sheet, sheets: papers } = useSheet();
 const size = ref<PaperSize>('to-scale');
 const sheets = computed(() => {
   const printed = rodOf(
@@ -32,6 +33,7 @@ async function dxf(): Promise<string> {
     <PaperWays
       v-model:sheet="sheet"
       v-model:size="size"
+      :sheets="papers"
       what="The rod"
       to-scale="to scale, on one sheet"
       full-size="full size, in strips to cut and join"

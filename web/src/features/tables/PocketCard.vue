@@ -1,21 +1,14 @@
 <script setup lang="ts">
 /** The table as cards for a pocket, several on a sheet. */
 import { computed } from 'vue';
-import { isMetric, type SheetSize } from '@sprell/core';
 import { pocketCards, type TableText } from '@sprell/core/tables';
 import ChoiceBar from '../../ui/ChoiceBar.vue';
 import PrintDrawings from '../../ui/drawing/PrintDrawings.vue';
-import { useJob } from '../../live/use-jobs.ts';
-import { useKept } from '../../live/use-kept.ts';
+import { useSheet } from '../../live/use-sheet.ts';
 
 const props = defineProps<{ table: TableText; title: string }>();
 const emit = defineEmits<{ close: [] }>();
-const job = useJob();
-const SHEETS: readonly (readonly [SheetSize, string])[] = [
-  ['a4', 'A4'],
-  ['letter', 'US Letter'],
-];
-const sheet = useKept<SheetSize>('paper', isMetric(job.style.length) ? 'a4' : 'letter');
+const { sheet, sheets } = useSheet();
 const drawings = computed(() => pocketCards(props.table, props.title, sheet.value));
 </script>
 
@@ -23,7 +16,7 @@ const drawings = computed(() => pocketCards(props.table, props.title, sheet.valu
   <el-dialog :model-value="true" title="Pocket card" width="min(980px, 96vw)" top="4vh" @close="emit('close')">
     <div class="head">
       <span>Cut along the dashed lines.</span>
-      <ChoiceBar v-model="sheet" label="Sheets of" :choices="SHEETS" test="sheet" />
+      <ChoiceBar v-model="sheet" label="Sheets of" :choices="sheets" test="sheet" />
     </div>
     <PrintDrawings class="paper" :drawings :title />
   </el-dialog>

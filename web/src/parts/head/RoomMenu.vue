@@ -4,7 +4,7 @@ import { Mic, Settings2 } from 'lucide-vue-next';
 import { useRoute, useRouter, type LocationQueryRaw } from 'vue-router';
 import { useSpokenPanel } from '../../live/spoken.store.ts';
 import HeadMenu from './HeadMenu.vue';
-import { isIn, PEOPLE, ROOMS } from './rooms.ts';
+import { isIn, PEOPLE, ROOMS, SHEET } from './rooms.ts';
 
 const props = defineProps<{ anchor: HTMLElement; query: LocationQueryRaw }>();
 const emit = defineEmits<{ settings: [] }>();
@@ -23,7 +23,7 @@ function go(path: string): void {
 <template>
   <HeadMenu :anchor label="Rooms" @choose="go">
     <el-dropdown-item
-      v-for="{ path, word, about, icon } in [...ROOMS, PEOPLE]"
+      v-for="{ path, word, about, icon } in [...ROOMS, SHEET, PEOPLE]"
       :key="path"
       :command="path"
       :divided="path === '/jobs'"

@@ -6,6 +6,7 @@ import {
   Folders,
   ListChecks,
   PencilRuler,
+  Printer,
   Ruler,
   Table2,
   TriangleRight,
@@ -39,6 +40,14 @@ export const PEOPLE: Room = {
   word: 'Devices and people',
   about: 'Your other devices, and who sees this job',
   icon: Users,
+};
+
+/** In the menu too: the slate leads there as well. */
+export const SHEET: Room = {
+  path: '/paper',
+  word: 'Job sheet',
+  about: 'The job on paper, to print or save',
+  icon: Printer,
 };
 
 /** Whether an address is in a room: a shape, a jig are within theirs. */

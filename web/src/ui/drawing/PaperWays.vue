@@ -7,6 +7,7 @@ import ChoiceBar from '../ChoiceBar.vue';
 export type PaperSize = 'to-scale' | 'full-size';
 
 const props = defineProps<{
+  sheets: readonly (readonly [SheetSize, string])[];
   /** What is printed: the rod. */
   what: string;
   toScale: string;
@@ -15,10 +16,6 @@ const props = defineProps<{
 const sheet = defineModel<SheetSize>('sheet', { required: true });
 const size = defineModel<PaperSize>('size', { required: true });
 
-const SHEETS: readonly (readonly [SheetSize, string])[] = [
-  ['a4', 'A4'],
-  ['letter', 'US Letter'],
-];
 const sizes = computed(
   () =>
     [
@@ -30,7 +27,7 @@ const sizes = computed(
 
 <template>
   <div class="ways">
-    <ChoiceBar v-model="sheet" label="Sheets of" :choices="SHEETS" test="sheet" />
+    <ChoiceBar v-model="sheet" label="Sheets of" :choices="sheets" test="sheet" />
     <ChoiceBar v-model="size" :label="what" :choices="sizes" test="paper" />
   </div>
 </template>

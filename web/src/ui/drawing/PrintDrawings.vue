@@ -1,20 +1,27 @@
 <script setup lang="ts">
 /** Sheets as they would be printed, by the browser, or as the two files they can be saved as. */
-import { nextTick, onBeforeUnmount, ref, toRaw } from 'vue';
+import { computed, nextTick, onBeforeUnmount, ref, toRaw } from 'vue';
 import { useEventListener } from '@vueuse/core';
-import { SHEETS, type Drawing } from '@sprell/core';
+import type { Drawing } from '@sprell/core';
 import { heavyWork } from '../../adapters/heavy-work.ts';
 import PlainButton from '../PlainButton.vue';
 import DrawingPicture from './DrawingPicture.vue';
 import type { PdfWriter } from './drawing-pdf.ts';
+import PrintedPages from './PrintedPages.vue';
 import { fileName, saveFile } from './save-file.ts';
 
 const props = defineProps<{
   drawings: readonly Drawing[];
   title: string;
+  /** Sheets of text: nobody wants them as a picture. */
+  isText?: boolean;
   /** The same at its full size, for programs that draw and for saws; made when it is wanted. */
   dxf?: (() => Promise<string>) | undefined;
 }>();
+
+/** A screen shows so many of them; all are saved and printed. */
+const MOST_SHOWN = 20;
+const shown = computed(() => props.drawings.slice(0, MOST_SHOWN));
 
 const picture = ref<InstanceType<typeof DrawingPicture>>();
 const state = ref<'ready' | 'writing' | 'failed'>('ready');
@@ -59,6 +66,10 @@ async function print(): Promise<void> {
   await nextTick();
   window.print();
 }
+// The browser's own command prints the same.
+useEventListener(window, 'beforeprint', () => {
+  isPrinting.value = true;
+});
 useEventListener(window, 'afterprint', () => {
   isPrinting.value = false;
 });
@@ -71,7 +82,7 @@ useEventListener(window, 'afterprint', () => {
         >Save as PDF</PlainButton
       >
       <PlainButton data-test="print-sheets" @click="print">Print</PlainButton>
-      <PlainButton data-test="save-svg" @click="saveSvg">Save as SVG</PlainButton>
+      <PlainButton v-if="!isText" data-test="save-svg" @click="saveSvg">Save as SVG</PlainButton>
       <PlainButton
         v-if="dxf"
         title="At its full size in millimetres, for programs that draw and for saws"
@@ -82,54 +93,16 @@ useEventListener(window, 'afterprint', () => {
       <span role="status">{{
         state === 'failed'
           ? 'The PDF could not be written; try again, or save the SVG.'
-          : `${drawings.length} ${drawings.length === 1 ? 'sheet' : 'sheets'}`
+          : `${drawings.length} ${drawings.length === 1 ? 'sheet' : 'sheets'}${drawings.length > MOST_SHOWN ? `, the first ${MOST_SHOWN} of them shown here` : ''}`
       }}</span>
     </div>
     <div class="sheets" tabindex="0" role="group" aria-label="Sheets">
-      <DrawingPicture ref="picture" :drawings :title />
+      <DrawingPicture ref="picture" :drawings="shown" :title />
     </div>
-    <Teleport v-if="isPrinting" to="body">
-      <div class="pages" :class="drawings[0]?.width === SHEETS.letter.width ? 'letter' : 'a4'">
-        <DrawingPicture v-for="(drawing, n) in drawings" :key="n" :drawings="[drawing]" :title actual-size />
-      </div>
-    </Teleport>
+    <PrintedPages v-if="isPrinting" :drawings :title />
   </div>
 </template>
 
-<style>
-.pages {
-  display: none;
-}
-@page sheet-of-a4 {
-  size: 297mm 210mm;
-  margin: 0;
-}
-@page sheet-of-letter {
-  size: 279.4mm 215.9mm;
-  margin: 0;
-}
-@media print {
-  .pages.a4 > svg {
-    page: sheet-of-a4;
-  }
-  .pages.letter > svg {
-    page: sheet-of-letter;
-  }
-  body:has(> .pages) > :not(.pages) {
-    display: none !important;
-  }
-  .pages {
-    display: block;
-  }
-  .pages > svg {
-    display: block;
-    break-after: page;
-  }
-  .pages > svg:last-child {
-    break-after: auto;
-  }
-}
-</style>
 <style scoped>
 .print {
   display: flex;

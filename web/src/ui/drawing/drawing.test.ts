@@ -3,7 +3,7 @@ import { createRequire } from 'node:module';
 import { basename } from 'node:path';
 import { PDFDocument } from '@cantoo/pdf-lib';
 import { mount } from '@vue/test-utils';
-import { makeRational, quantityIn, rodOf, rodSheets, unitById, type Drawing } from '@sprell/core';
+import { makeRational, quantityIn, rodOf, rodSheets, unitById, type Drawing, type TextShape } from '@sprell/core';
 import { describe, expect, it } from 'vitest';
 import DrawingPicture from './DrawingPicture.vue';
 import { drawingsToPdf } from './drawing-pdf.ts';
@@ -23,7 +23,8 @@ const SIZE = quantityIn(makeRational(59, 4), unitById('in'));
 const require = createRequire(import.meta.url);
 /** The faces as they are installed, in place of the page's own. */
 function face(url: string): Promise<ArrayBuffer> {
-  const bytes = readFileSync(require.resolve(`@fontsource/barlow/files/${basename(url).replace(/\?.*$/, '')}`));
+  const name = basename(url).replace(/\?.*$/, '');
+  const bytes = readFileSync(require.resolve(`@fontsource/${name.replace(/-latin.*/, '')}/files/${name}`));
   return Promise.resolve(new Uint8Array(bytes).buffer);
 }
 
@@ -61,6 +62,29 @@ describe('drawings as a PDF', () => {
     });
     if (!sheets.ok) throw new Error(sheets.issue.code);
     await expect(drawingsToPdf(sheets.value, '棚', face)).resolves.toBeInstanceOf(Uint8Array);
+  });
+});
+
+describe('signs that the usual face has not', () => {
+  const writing = async (text: string) => {
+    const loaded: string[] = [];
+    const load = (url: string) => {
+      loaded.push(basename(url).replace(/-(500|600|400)-normal.*/, ''));
+      return face(url);
+    };
+    const sheet: Drawing = { ...drawing, shapes: [{ ...(drawing.shapes[3] as TextShape), text }] };
+    const bytes = await drawingsToPdf([sheet], 'Signs', load);
+    return { loaded: [...new Set(loaded)], bytes: bytes.length };
+  };
+
+  it('come from a face that has them, which is loaded for them alone', async () => {
+    const [latin, extended, every] = ['barlow-latin', 'barlow-latin-ext', 'dejavu-sans-latin'];
+    expect((await writing('rail 3 5⁄8″ é')).loaded).toEqual([latin]);
+    expect((await writing('Łódź')).loaded).toEqual([latin, extended]);
+    const roots = await writing('#1 × (√2 − 1) ≈ π');
+    expect(roots.loaded).toEqual([latin, extended, every]);
+    // Of a face of 370 kB only what is written is in the file.
+    expect(roots.bytes).toBeLessThan(20_000);
   });
 });
 

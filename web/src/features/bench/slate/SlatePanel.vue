@@ -12,7 +12,7 @@ import { finder } from './search.ts';
 import SlateTools from './SlateTools.vue';
 import WordsRowView from './WordsRowView.vue';
 import { slateText } from './slate-text.ts';
-import { totalAbove } from './total-above.ts';
+import { totalAbove } from '../../../parts/slate/total-above.ts';
 import { useChoosing } from './use-choosing.ts';
 import { useDeleting } from './use-deleting.ts';
 import { useDragging } from './use-dragging.ts';

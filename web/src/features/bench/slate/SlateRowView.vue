@@ -9,7 +9,7 @@ import SizeText from '../../../ui/SizeText.vue';
 import type { WorkedRow } from '../../../job/index.ts';
 import EntryField from '../../../parts/entry/EntryField.vue';
 import type { NamedMark } from '../../../parts/entry/suggestions.ts';
-import { readLine } from './line-reading.ts';
+import { readLine } from '../../../parts/slate/line-reading.ts';
 import RowFrame from './RowFrame.vue';
 
 const NoteField = defineAsyncComponent(() => import('./NoteField.vue'));

@@ -107,9 +107,9 @@ const sought = defineModel<string>('sought', { required: true });
       <button
         type="button"
         class="tool out"
-        aria-label="Print the slate"
-        title="Print the slate"
-        data-test="print-slate"
+        aria-label="Job sheet"
+        title="Job sheet: the slate and the rest of the job on paper"
+        data-test="open-job-sheet"
         @click="emit('print')"
       >
         <Printer :size="20" aria-hidden="true" />

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { SlateRow } from '../../../job/index.ts';
 import { pastedLines, renumbered } from './pasted-lines.ts';
 import { slateText } from './slate-text.ts';
-import { totalAbove } from './total-above.ts';
+import { totalAbove } from '../../../parts/slate/total-above.ts';
 
 const options = { style: DEFAULT_STYLE };
 const read = (text: string) =>

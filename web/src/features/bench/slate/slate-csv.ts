@@ -1,7 +1,7 @@
 import type { ReadingStyle } from '@sprell/core';
 import type { SlateRow, WorkedRow } from '../../../job/index.ts';
 import { csvText } from '../../../ui/csv.ts';
-import { readLine } from './line-reading.ts';
+import { readLine } from '../../../parts/slate/line-reading.ts';
 
 const HEAD = ['line', 'label', 'entry', 'result', 'rounded', 'note'];
 

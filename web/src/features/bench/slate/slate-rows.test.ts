@@ -6,7 +6,7 @@ import { nextTick } from 'vue';
 import { loadEditor } from '../../../parts/entry/entry-editor.ts';
 import { editorIn, pressIn, typeInto } from '../../../testing/editing.ts';
 import type { SlateRow, WorkedRow } from '../../../job/index.ts';
-import { readLine } from './line-reading.ts';
+import { readLine } from '../../../parts/slate/line-reading.ts';
 import { finder } from './search.ts';
 import { runOf, slateText } from './slate-text.ts';
 import SelectionSums from './SelectionSums.vue';

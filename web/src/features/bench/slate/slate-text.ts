@@ -1,6 +1,6 @@
 import type { ReadingStyle } from '@sprell/core';
 import type { SlateRow } from '../../../job/index.ts';
-import { readLine } from './line-reading.ts';
+import { readLine } from '../../../parts/slate/line-reading.ts';
 
 /**
  * Lines of the slate as text for a message: the number and label of each, its sum, what it comes to, and whether that is

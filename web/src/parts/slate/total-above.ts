@@ -1,4 +1,4 @@
-import type { SlateRow, WorkedRow } from '../../../job/index.ts';
+import type { SlateRow, WorkedRow } from '../../job/index.ts';
 
 const TOTAL = /^\s*sum\(\s*#\d+\s*\.\.\s*#\d+\s*\)\s*$/iu;
 

@@ -1,7 +1,7 @@
 import { SOLVERS, type Figure } from '@sprell/core';
 import { describe, expect, it } from 'vitest';
 import { layOut, wordsWithRoom, type LaidWords } from './figure-layout.ts';
-import { PICTURES } from './samples.ts';
+import { PICTURES } from '../../features/setting-out/samples.ts';
 
 const n = (value: number): string => String(Math.round(value * 10) / 10 || 0);
 

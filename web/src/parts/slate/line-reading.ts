@@ -8,7 +8,7 @@ import {
   type ReadingStyle,
   type WorkedLine,
 } from '@sprell/core';
-import { roundingWord } from '../../../parts/reading/rounding-words.ts';
+import { roundingWord } from '../reading/rounding-words.ts';
 
 /** What a row of the slate shows of a line. */
 export interface LineReading {
