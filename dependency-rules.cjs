@@ -93,6 +93,7 @@ const webFeatures = {
   account: [],
   comfort: [],
   help: ['quantities'],
+  'first-steps': ['bench'],
 };
 const serverFeatures = {
   mail: [],

@@ -9,5 +9,7 @@ import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './app/App.vue';
 import { router } from './app/router.ts';
+import { beginFirstSteps, FIRST_STEPS } from './features/first-steps/index.ts';
 
-createApp(App).use(createPinia()).use(router).mount('#app');
+if (location.pathname === FIRST_STEPS) void beginFirstSteps();
+else createApp(App).use(createPinia()).use(router).mount('#app');

@@ -49,7 +49,7 @@ export function deviceHere(): Device {
   return makeDevice();
 }
 
-/** Another device for pages that begin from now on: for tests. */
+/** Another device for pages that begin from now on: for practice, and for tests. */
 export function useDevice(device: (() => Device) | undefined): void {
   makeDevice = device ?? thisBrowser;
 }

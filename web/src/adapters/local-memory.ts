@@ -6,9 +6,19 @@ export interface Memory {
   follow(changed: (key: string) => void): void;
 }
 
+/** Put in front of every key. */
+let space = 'sprell.';
+/**
+ * From now on this page remembers apart from the others: nothing of theirs is read, and nothing written over.
+ * @param name empty for the usual memory
+ */
+export function rememberApart(name: string): void {
+  space = name === '' ? 'sprell.' : `sprell.${name}.`;
+}
+
 export function remembered<T>(key: string): T | undefined {
   try {
-    const text = localStorage.getItem(`sprell.${key}`);
+    const text = localStorage.getItem(`${space}${key}`);
     return text === null ? undefined : (JSON.parse(text) as T);
   } catch {
     return undefined;
@@ -17,8 +27,8 @@ export function remembered<T>(key: string): T | undefined {
 
 export function remember(key: string, value: unknown): void {
   try {
-    if (value === undefined) localStorage.removeItem(`sprell.${key}`);
-    else localStorage.setItem(`sprell.${key}`, JSON.stringify(value));
+    if (value === undefined) localStorage.removeItem(`${space}${key}`);
+    else localStorage.setItem(`${space}${key}`, JSON.stringify(value));
   } catch {
     // A full or forbidden store: the page goes on without.
   }
@@ -29,7 +39,7 @@ export const thisBrowsersMemory: Memory = {
   remember,
   follow: (changed) => {
     window.addEventListener('storage', ({ key }) => {
-      if (key?.startsWith('sprell.')) changed(key.slice('sprell.'.length));
+      if (key?.startsWith(space)) changed(key.slice(space.length));
     });
   },
 };

@@ -17,7 +17,7 @@ export type { AccountShelf } from './account-shelf.ts';
 export type { JigShelf, ShelfJig } from './jig-shelf.ts';
 export type { KeptTimber, TimberShelf } from './timber-shelf.ts';
 export type { ScaleContent } from './undo-stack.ts';
-export { changedStyle, type ReadingChange } from './reading.ts';
+export { changedStyle, type ReadingChange, firstReading } from './reading.ts';
 export {
   isWorked,
   nameOf,

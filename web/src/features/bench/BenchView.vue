@@ -1,6 +1,16 @@
 <script setup lang="ts">
 /** The main screen: slate, entry, reading, keys and story stick together. */
-import { computed, defineAsyncComponent, nextTick, onMounted, ref, shallowRef, watch, type Component } from 'vue';
+import {
+  computed,
+  defineAsyncComponent,
+  inject,
+  nextTick,
+  onMounted,
+  ref,
+  shallowRef,
+  watch,
+  type Component,
+} from 'vue';
 import { useEventListener, useMediaQuery } from '@vueuse/core';
 import { useRouter } from 'vue-router';
 import type { LineWire } from '@sprell/contract';
@@ -18,6 +28,7 @@ import { saveSlateCsv } from './slate/save-slate-csv.ts';
 import { printedJobSheet } from '../paper/index.ts';
 import { scaleStrip } from '../scale/index.ts';
 import AppHead from '../../parts/head/AppHead.vue';
+import { BENCH_HEAD } from '../../parts/head/bench-head.ts';
 import { benchKeys } from './bench-keys.ts';
 import BenchLayout from './BenchLayout.vue';
 import BenchNotices from './BenchNotices.vue';
@@ -55,6 +66,9 @@ const PastedLines = defineAsyncComponent(() => import('./PastedLines.vue'));
 const PrintedSheet = shallowRef<Component>();
 const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'));
 
+/** In the first steps the step stands there, and hints would speak beside it. */
+const otherHead = inject(BENCH_HEAD, undefined);
+const head = otherHead ?? AppHead;
 const jobs = useJobs();
 const job = useJob();
 // The same functions at every drawing: what they are given to is then not drawn again with the entry.
@@ -274,9 +288,9 @@ onMounted(async () => {
     :editing="redrafted !== undefined"
     :busy="slate?.isBusy === true"
   >
-    <AppHead class="head" title="Bench" own-steps :undo-says="undoSays" @undo="undo" @redo="redo">
+    <component :is="head" class="head" title="Bench" own-steps :undo-says="undoSays" @undo="undo" @redo="redo">
       <SlateToolsButton :shown="slate?.showsTools === true" @toggle="slate?.toggleTools()" />
-    </AppHead>
+    </component>
 
     <p class="sr-only" role="status" data-test="announced">{{ announced }}</p>
     <BenchNotices class="notices" :is-free @write="(words) => (entry = words)" />
@@ -335,7 +349,7 @@ onMounted(async () => {
         />
       </Apart>
 
-      <Apart><FirstHint v-if="isEmpty" class="hint" :there="hintsThere" /></Apart>
+      <Apart><FirstHint v-if="isEmpty && !otherHead" class="hint" :there="hintsThere" /></Apart>
       <Apart>
         <div class="hand">
           <p v-if="insertBefore" class="inserting">

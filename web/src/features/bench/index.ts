@@ -10,6 +10,8 @@ function takeShared({ query }: RouteLocation): RouteLocationRaw {
   return { path: '/', query: {}, replace: true };
 }
 
+export { BenchView };
+
 /** The bench is the first screen: it comes with the page. */
 export const benchRoutes: readonly RouteRecordRaw[] = [
   { path: '/', name: 'bench', component: BenchView, meta: { title: 'Bench' } },

@@ -6,6 +6,7 @@ import { Search } from 'lucide-vue-next';
 import golden from '../../../../core/golden/issues.tsv?raw';
 import { isIn, ROOMS } from '../../parts/head/rooms.ts';
 import AppHead from '../../parts/head/AppHead.vue';
+import FirstStepsLink from '../../parts/head/FirstStepsLink.vue';
 import { helpGroups } from './help-pages.ts';
 import { helpSearch } from './help-search.ts';
 import HelpPage from './HelpPage.vue';
@@ -69,6 +70,7 @@ function showAll(): void {
           </ul>
         </template>
         <template v-else>
+          <p class="begin"><FirstStepsLink /></p>
           <template v-if="here.length > 0 && cameFrom">
             <h2>In the room you came from: {{ cameFrom.word }}</h2>
             <ul>
@@ -125,6 +127,9 @@ function showAll(): void {
   display: flex;
   align-items: center;
   gap: 8px;
+}
+.begin {
+  margin: 12px 0 0;
 }
 h2 {
   margin: 18px 0 4px;

@@ -2,6 +2,7 @@
 /** The one question at a first start: everything else has a sound answer until somebody says otherwise. */
 import QuestionDialog from '../../ui/QuestionDialog.vue';
 import PlainButton from '../../ui/PlainButton.vue';
+import FirstStepsLink from '../../parts/head/FirstStepsLink.vue';
 import { useJob, useJobs } from '../../live/use-jobs.ts';
 
 const jobs = useJobs();
@@ -17,6 +18,7 @@ function answer(length: 'ft-in' | 'mm' | undefined): void {
 <template>
   <QuestionDialog title="How do you measure?" @leave="answer(undefined)">
     <p>Sizes are read this way. You can write them either way, and change this at any time.</p>
+    <p><FirstStepsLink /></p>
     <template #answers>
       <PlainButton class="answer" data-test="measure-ft-in" @click="answer('ft-in')">Feet and inches</PlainButton>
       <PlainButton class="answer" data-test="measure-mm" @click="answer('mm')">Metric</PlainButton>

@@ -51,8 +51,8 @@ export function useJobSheet() {
     readonly line: SheetLine;
   }
   function lineOf(row: SlateRow, readBacks: boolean, notes: boolean): readonly SaidRow[] {
-    if (row.kind === 'note') return notes ? [{ row, line: { kind: 'note', words: row.words } }] : [];
-    if (row.kind === 'heading') return [{ row, line: { kind: 'heading', words: row.words } }];
+    if (row.kind !== 'worked')
+      return row.kind === 'note' && !notes ? [] : [{ row, line: { kind: row.kind, words: row.words } }];
     const { line, worked } = row;
     const { readBack, reading, answer, rounding, problem } = readLine(worked, job.style);
     const label = line.label ?? '';

@@ -77,14 +77,20 @@ export function fraction(entry: EntryText, num: number, den: number): EntryText 
   // Whole inches that were marked already carry the mark behind the fraction instead.
   const joined = kept.replace(/(\d)[″"]$/u, '$1');
   const piece = `${gap}${num}/${den}″`;
-  return at(`${joined}${piece}${behind}`, joined.length + piece.length);
+  return at(`${joined}${piece}${withoutMark(behind, '″')}`, joined.length + piece.length);
+}
+
+/** Where a figure was replaced, its mark may still stand behind it. Two primes are one mark of inches, and stay. */
+function withoutMark(behind: string, sign: string): string {
+  const same = { '″': /^ ?[″"]/u, '°': /^ ?°/u }[sign];
+  return same === undefined ? behind : behind.replace(same, '');
 }
 
 /** Puts a prime or a degree sign tight behind the figures. */
 export function mark(entry: EntryText, sign: string): EntryText {
   const { before, behind } = around(entry);
   const tight = before.trimEnd();
-  return at(`${tight}${sign}${behind}`, tight.length + sign.length);
+  return at(`${tight}${sign}${withoutMark(behind, sign)}`, tight.length + sign.length);
 }
 
 /** Puts a unit word behind a space. */

@@ -13,19 +13,19 @@ const props = defineProps<{
   isProblem: () => boolean;
   /** They are of a part of the entry: the rest is in error. */
   isPart: () => boolean;
+  /** How it begins, where nothing is said instead. */
+  nothing: string;
 }>();
 const figures = ref<HTMLElement>();
-/** How it begins, where nothing is said instead. */
-const NOTHING = '0″';
 
 watchPostEffect(() => {
   const text = props.text();
   const { value: room } = figures;
   if (room === undefined) return;
-  const said = text ?? (props.isProblem() ? '' : NOTHING);
+  const said = text ?? (props.isProblem() ? '' : props.nothing);
   room.classList.toggle('nothing', text === undefined);
   room.classList.toggle('part', props.isPart());
-  room.style.setProperty('--signs', String(text?.length ?? NOTHING.length));
+  room.style.setProperty('--signs', String(text?.length ?? props.nothing.length));
   room.replaceChildren(said === '' ? '' : sizeNode(said));
 });
 </script>
@@ -36,7 +36,7 @@ watchPostEffect(() => {
 
 <style scoped>
 .nothing {
-  color: var(--groove);
+  color: var(--ink-soft);
 }
 .part {
   color: var(--faint);

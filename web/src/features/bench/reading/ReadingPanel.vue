@@ -193,7 +193,12 @@ const lead = (length: LengthStyle) => emit('change', { length });
         }}</span>
       </button>
     </div>
-    <ReadingFigures :text="textNow" :is-problem="hasProblem" :is-part="isPart" />
+    <ReadingFigures
+      :text="textNow"
+      :is-problem="hasProblem"
+      :is-part="isPart"
+      :nothing="isMetric(style.length) ? '0 mm' : '0″'"
+    />
     <span class="sr-only" role="status" data-test="spoken">{{ spoken }}</span>
     <ReadingChoices
       v-if="late"
