@@ -94,6 +94,7 @@ const webFeatures = {
   comfort: [],
   help: ['quantities'],
   'first-steps': ['bench'],
+  measured: [],
 };
 const serverFeatures = {
   mail: [],

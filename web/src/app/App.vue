@@ -5,9 +5,11 @@ import { useTitle } from '@vueuse/core';
 import { useRoute, useRouter } from 'vue-router';
 import { comfortPanel } from '../features/comfort/index.ts';
 import { firstQuestion } from '../features/jobs/index.ts';
+import { measuredPanel, meterNotice, simulatedMeter } from '../features/measured/index.ts';
 import { spokenPanel } from '../features/spoken/index.ts';
 import { useComfort } from '../live/comfort.store.ts';
 import { followAddress } from '../live/job-address.ts';
+import { useMeter } from '../live/meter.store.ts';
 import { useOwnKeys } from '../live/own-keys.ts';
 import { useSpokenPanel } from '../live/spoken.store.ts';
 import { useJobs } from '../live/use-jobs.ts';
@@ -17,7 +19,11 @@ const ComfortPanel = defineAsyncComponent(comfortPanel);
 const KeyDock = defineAsyncComponent(() => import('../parts/dock/KeyDock.vue'));
 const SpokenPanel = defineAsyncComponent(spokenPanel);
 const FirstQuestion = defineAsyncComponent(firstQuestion);
+const MeasuredPanel = defineAsyncComponent(measuredPanel);
+const MeterNotice = defineAsyncComponent(meterNotice);
+const SimulatedMeter = defineAsyncComponent(simulatedMeter);
 const comfort = useComfort();
+const meter = useMeter();
 const spoken = useSpokenPanel();
 const hand = useHand();
 const ownKeys = useOwnKeys();
@@ -37,6 +43,7 @@ router.afterEach(async (to, from) => {
 const versionNotice = shallowRef<Component>();
 async function keepForOffline(): Promise<void> {
   versionNotice.value = (await import('./VersionNotice.vue')).default;
+  (await import('../parts/meter/use-meter-keys.ts')).listenToMeter();
   // The jobs are not thrown away when the device's room gets short.
   const { storage } = navigator as { storage?: StorageManager };
   await storage?.persist().catch(() => undefined);
@@ -54,5 +61,8 @@ onMounted(() => {
   <KeyDock v-if="hand.isInField && ownKeys" />
   <FirstQuestion v-if="jobs.isFirst" />
   <ComfortPanel v-if="comfort.open" @close="comfort.open = false" />
+  <MeasuredPanel v-if="meter.open" />
+  <MeterNotice v-if="meter.loose" />
+  <SimulatedMeter v-if="meter.isSimulated" />
   <component :is="versionNotice" v-if="versionNotice" />
 </template>

@@ -2,6 +2,8 @@
 /** How the bench looks and handles on this device; each setting says what it does. */
 import { computed } from 'vue';
 import type { BareUnit } from '@sprell/core';
+import { useMeter } from '../../live/meter.store.ts';
+import PlainButton from '../../ui/PlainButton.vue';
 import ChoiceBar from '../../ui/ChoiceBar.vue';
 import { useJob } from '../../live/use-jobs.ts';
 import { useComfort, type Look, type TextSize } from '../../live/comfort.store.ts';
@@ -20,6 +22,12 @@ const bare = computed({
   set: (wanted) => (job.reading.bareHere = wanted === 'job' ? undefined : wanted),
 });
 const { comfort } = useComfort();
+
+const meter = useMeter();
+function showMeasured(): void {
+  emit('close');
+  meter.open = true;
+}
 
 const LOOKS: readonly (readonly [Look, string])[] = [
   ['timber', 'Timber'],
@@ -73,6 +81,11 @@ const SWITCHES: readonly (readonly [Switch, string, string])[] = [
         <b>{{ name }}</b>
         <p>{{ about }}</p>
       </div>
+    </fieldset>
+    <fieldset>
+      <legend>Measuring tools</legend>
+      <PlainButton data-test="open-measured" @click="showMeasured">Measured: the last ten sizes</PlainButton>
+      <p>A distance meter that is coupled as a keyboard types where the cursor stands, in any room.</p>
     </fieldset>
   </el-drawer>
 </template>

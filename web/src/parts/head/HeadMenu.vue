@@ -19,7 +19,7 @@ onKeyStroke('Escape', () => menu.value?.handleClose());
     virtual-triggering
     :virtual-ref="anchor"
     placement="bottom-start"
-    max-height="80vh"
+    max-height="calc(100dvh - 72px)"
     @command="(command: string) => emit('choose', command)"
   >
     <template #dropdown>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** The rooms one under the other, each with what it is for. */
-import { Mic, Settings2 } from 'lucide-vue-next';
+import { Mic, RulerDimensionLine, Settings2 } from 'lucide-vue-next';
 import { useRoute, useRouter, type LocationQueryRaw } from 'vue-router';
+import { useMeter } from '../../live/meter.store.ts';
 import { useSpokenPanel } from '../../live/spoken.store.ts';
 import HeadMenu from './HeadMenu.vue';
 import { isIn, PEOPLE, ROOMS, SHEET } from './rooms.ts';
@@ -12,10 +13,12 @@ const router = useRouter();
 const route = useRoute();
 
 const spoken = useSpokenPanel();
-const [SETTINGS, SPEAK] = ['settings', 'speak'];
+const meter = useMeter();
+const [SETTINGS, SPEAK, MEASURED] = ['settings', 'speak', 'measured'];
 function go(path: string): void {
   if (path === SETTINGS) emit('settings');
   else if (path === SPEAK) spoken.open = true;
+  else if (path === MEASURED) meter.open = true;
   else void router.push({ path, query: props.query });
 }
 </script>
@@ -39,6 +42,10 @@ function go(path: string): void {
     <el-dropdown-item :command="SPEAK" divided data-room="speak">
       <Mic :size="20" aria-hidden="true" />
       <span class="said"><b>Speak</b><small>Say sizes, hear answers</small></span>
+    </el-dropdown-item>
+    <el-dropdown-item :command="MEASURED" data-room="measured">
+      <RulerDimensionLine :size="20" aria-hidden="true" />
+      <span class="said"><b>Measured</b><small>What your distance meter sent</small></span>
     </el-dropdown-item>
     <el-dropdown-item :command="SETTINGS" data-room="settings">
       <Settings2 :size="20" aria-hidden="true" />
