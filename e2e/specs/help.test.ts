@@ -46,4 +46,56 @@ describe('the help', () => {
     await bench.page.waitForFunction(() => document.body.textContent.includes('This divides by zero'));
     expect(await bench.overflow()).toBe(0);
   });
+
+  it('on a function stays while its arguments are typed', async () => {
+    const bench = await openBench(browser);
+    const { page } = bench;
+    await page.waitForSelector('.hand .cm-editor');
+    const argument = () => page.$eval('[data-test=call-help] b', (arg) => arg.textContent);
+    await bench.type('round(5\' 3 7/32"');
+    await page.waitForSelector('[data-test=call-help]');
+    expect(await bench.text('[data-test=call-help]')).toBe('round(a; step) to the nearest multiple of the step');
+    expect(await argument()).toBe('a');
+    await bench.type('; ');
+    await page.waitForFunction(() => document.querySelector('[data-test=call-help] b')?.textContent === 'step');
+    await bench.type('1/8")');
+    await page.waitForSelector('[data-test=call-help]', { hidden: true });
+    await bench.says('[data-test=reading]', '5′ 3 1⁄4″');
+    await bench.press('Enter');
+    expect(bench.errors).toEqual([]);
+  });
+});
+
+describe('the offer to install', () => {
+  it('is made once, where the hints are', async () => {
+    const bench = await openBench(browser);
+    const { page } = bench;
+    const twoDays = () =>
+      page.evaluate(() => {
+        localStorage.setItem('sprell.install', JSON.stringify({ days: ['Mon', 'Tue'], isSaid: false }));
+      });
+    const canInstall = () =>
+      page.evaluate(() => {
+        dispatchEvent(
+          Object.assign(new Event('beforeinstallprompt', { cancelable: true }), { prompt: () => Promise.resolve() }),
+        );
+      });
+    await canInstall();
+    expect(await page.$('[data-test=install-offer]')).toBeNull();
+    await twoDays();
+    await page.reload();
+    await page.waitForSelector('[data-line]');
+    await canInstall();
+    await page.waitForSelector('[data-test=install-offer]');
+    expect(await bench.complaints()).toEqual([]);
+    await bench.click('[data-test=install-later]');
+    await page.waitForSelector('[data-test=install-offer]', { hidden: true });
+    await page.reload();
+    await page.waitForSelector('[data-line]');
+    await canInstall();
+    await bench.click('[data-test=comfort]');
+    await page.waitForSelector('[data-test=install]');
+    expect(await page.$('[data-test=install-offer]')).toBeNull();
+    expect(bench.errors).toEqual([]);
+  });
 });

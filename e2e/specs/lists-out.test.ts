@@ -62,4 +62,26 @@ describe('lists', () => {
     expect(bench.page.url()).not.toContain('text=');
     await bench.says('[data-test=reading]', '11′ 2 13⁄16″');
   });
+
+  it('come back: a CSV of the slate into another job, each line seen before it lands', async () => {
+    const bench = await openBench(browser);
+    const { page } = bench;
+    using downloads = await downloadsOf(page);
+    await bench.click('[data-test=save-slate]');
+    await downloads.saved('.csv');
+    const { id } = await bench.jobOfList('Chapel porch');
+    await bench.openJob(id);
+    const before = Math.max(...(await bench.lineNumbers()));
+    const [chooser] = await Promise.all([page.waitForFileChooser(), bench.click('[data-test=open-lines]')]);
+    await chooser.accept([downloads.path('.csv')]);
+    await page.waitForSelector('[data-test=pasted]');
+    expect(await page.$$eval('[data-test=pasted] li', (lines) => lines.length)).toBeGreaterThan(46);
+    expect(await page.$eval('[data-test=pasted] li:nth-child(2)', (line) => line.textContent)).toContain('26′ 4″');
+    await bench.click('[data-test=land-pasted]');
+    await bench.show(before + 2);
+    expect(await bench.result(before + 2)).toBe('10′ 10 7⁄8″');
+    await bench.undo();
+    await page.waitForFunction((number) => document.querySelector(`[data-line="${number}"]`) === null, {}, before + 2);
+    expect(bench.errors).toEqual([]);
+  });
 });

@@ -8,6 +8,7 @@ import { firstQuestion } from '../features/jobs/index.ts';
 import { measuredPanel, meterNotice, simulatedMeter } from '../features/measured/index.ts';
 import { spokenPanel } from '../features/spoken/index.ts';
 import { useComfort } from '../live/comfort.store.ts';
+import { useInstall } from '../live/install.store.ts';
 import { followAddress } from '../live/job-address.ts';
 import { useMeter } from '../live/meter.store.ts';
 import { useOwnKeys } from '../live/own-keys.ts';
@@ -24,6 +25,8 @@ const MeterNotice = defineAsyncComponent(meterNotice);
 const SimulatedMeter = defineAsyncComponent(simulatedMeter);
 const comfort = useComfort();
 const meter = useMeter();
+// It hears from the browser when it may be asked, which is once and early.
+useInstall().worked();
 const spoken = useSpokenPanel();
 const hand = useHand();
 const ownKeys = useOwnKeys();

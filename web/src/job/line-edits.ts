@@ -70,15 +70,15 @@ export class LineEdits {
 
   /** Puts lines that came from elsewhere at the foot, headings and notes with them, as one step. */
   landPasted(
-    lines: readonly { readonly kind: 'entry' | 'heading'; readonly text: string; readonly note: string }[],
+    lines: readonly { readonly kind: 'entry' | 'heading' | 'note'; readonly text: string; readonly note: string }[],
   ): void {
     const { ground, undoLog, slate } = this.#job;
     if (ground.refusesReader() || lines.length === 0) return;
     const landed = lines.flatMap(({ kind, text, note }) => {
       if (kind === 'entry') return [this.#add(text, undefined, note)];
-      const words = wordsAsKept('heading', text);
+      const words = wordsAsKept(kind, text);
       if (words === '') return [];
-      const line = this.#newLine({ kind, label: words }, undefined);
+      const line = this.#newLine(kind === 'heading' ? { kind, label: words } : { kind, note: words }, undefined);
       slate.add(line, false);
       return [line];
     });

@@ -20,6 +20,7 @@ import { forDrawing } from '../../ui/drawn.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import { useComfort } from '../../live/comfort.store.ts';
 import { nameOf, type ReadingChange, type SlateRow, type WorkedRow } from '../../job/index.ts';
+import { useInstall } from '../../live/install.store.ts';
 import { useSpokenPanel } from '../../live/spoken.store.ts';
 import { useAloud } from '../../live/aloud.ts';
 import { useOwnKeys } from '../../live/own-keys.ts';
@@ -64,6 +65,7 @@ const ScaleStrip = defineAsyncComponent(scaleStrip);
 const PastedLines = defineAsyncComponent(() => import('./PastedLines.vue'));
 /** It is there before the browser's own print command asks for it, which waits for nothing. */
 const PrintedSheet = shallowRef<Component>();
+const InstallOffer = defineAsyncComponent(() => import('./InstallOffer.vue'));
 const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'));
 
 /** In the first steps the step stands there, and hints would speak beside it. */
@@ -96,6 +98,7 @@ async function makeJig(rows: readonly SlateRow[]): Promise<void> {
   await router.push('/jigs');
 }
 const hand = useHand();
+const install = useInstall();
 const { comfort, putAway } = useComfort();
 const isTouch = useMediaQuery('(pointer: coarse)');
 const ownKeys = useOwnKeys();
@@ -205,6 +208,12 @@ const { shownScaled, landTurned } = useScaleAtHand(reckoning, { landed });
 
 /** Several lines that were pasted, until it is said what becomes of them. */
 const pasted = ref<string>();
+/** The name of the file that they came in. */
+const pastedFile = ref<string>();
+async function openLines(file: File): Promise<void> {
+  const { textOfBytes } = await import('../../ui/text-of-bytes.ts');
+  [pasted.value, pastedFile.value] = [textOfBytes(new Uint8Array(await file.arrayBuffer())).text, file.name];
+}
 function pastedLanded(count: number): void {
   pasted.value = undefined;
   announce(`${count} lines are on the slate.`);
@@ -343,13 +352,17 @@ onMounted(async () => {
           @jig="makeJig"
           @remove-chosen="(ids) => job.lines.clear(ids)"
           @print="router.push('/paper')"
+          @open-lines="openLines"
           @csv="(rows) => saveSlateCsv(rows, job.style, job.head?.title ?? '')"
           @land="landText"
           @land-words="(...words) => job.lines.landWords(...words)"
         />
       </Apart>
 
-      <Apart><FirstHint v-if="isEmpty && !otherHead" class="hint" :there="hintsThere" /></Apart>
+      <Apart>
+        <InstallOffer v-if="isEmpty && !otherHead && install.isOffered && hasLast" class="hint" />
+        <FirstHint v-else-if="isEmpty && !otherHead" class="hint" :there="hintsThere" />
+      </Apart>
       <Apart>
         <div class="hand">
           <p v-if="insertBefore" class="inserting">
@@ -369,7 +382,7 @@ onMounted(async () => {
             @land="land"
             @recall="recall"
             @clear="clearEntry"
-            @paste-lines="(text: string) => (pasted = text)"
+            @paste-lines="(text: string) => ([pasted, pastedFile] = [text, undefined])"
             @cancel="slate?.closeLast() === true || stick?.close()"
           />
         </div>
@@ -446,7 +459,14 @@ onMounted(async () => {
       /></StoryStick>
     </Apart>
 
-    <PastedLines v-if="pasted" :text="pasted" @landed="pastedLanded" @join="joinPasted" @leave="pasted = undefined" />
+    <PastedLines
+      v-if="pasted !== undefined"
+      :text="pasted"
+      :file="pastedFile"
+      @landed="pastedLanded"
+      @join="joinPasted"
+      @leave="pasted = undefined"
+    />
     <component :is="PrintedSheet" v-if="isPrinting && PrintedSheet" />
     <ShortcutSheet v-if="shows === 'shortcuts'" @close="shows = undefined" />
   </BenchLayout>

@@ -2,6 +2,7 @@
 /** How the bench looks and handles on this device; each setting says what it does. */
 import { computed } from 'vue';
 import type { BareUnit } from '@sprell/core';
+import { useInstall } from '../../live/install.store.ts';
 import { useMeter } from '../../live/meter.store.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import ChoiceBar from '../../ui/ChoiceBar.vue';
@@ -23,6 +24,7 @@ const bare = computed({
 });
 const { comfort } = useComfort();
 
+const install = useInstall();
 const meter = useMeter();
 function showMeasured(): void {
   emit('close');
@@ -86,6 +88,11 @@ const SWITCHES: readonly (readonly [Switch, string, string])[] = [
       <legend>Measuring tools</legend>
       <PlainButton data-test="open-measured" @click="showMeasured">Measured: the last ten sizes</PlainButton>
       <p>A distance meter that is coupled as a keyboard types where the cursor stands, in any room.</p>
+    </fieldset>
+    <fieldset v-if="install.canInstall">
+      <legend>Application</legend>
+      <PlainButton data-test="install" @click="install.install()">Install</PlainButton>
+      <p>Sprell beside the other applications of this device; job files open with it.</p>
     </fieldset>
   </el-drawer>
 </template>

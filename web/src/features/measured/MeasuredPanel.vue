@@ -96,7 +96,7 @@ function simulate(): void {
       <PlainButton v-if="list.length > 1 && measured.canWrite()" data-test="measured-all" @click="landAll"
         >All to the slate</PlainButton
       >
-      <PlainButton v-if="list.length > 0" data-test="measured-clear" @click="meter.clear()">Delete all</PlainButton>
+      <PlainButton v-if="list.length > 0" data-test="clear-measured" @click="meter.clear()">Delete all</PlainButton>
       <PlainButton data-test="simulate-meter" @click="simulate"
         ><Ruler :size="18" aria-hidden="true" />Try it without a meter</PlainButton
       >

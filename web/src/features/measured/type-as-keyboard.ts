@@ -10,7 +10,7 @@ const press = (key: string) =>
 export async function typeAsKeyboard(text: string): Promise<void> {
   for (const sign of text) {
     // There is no other way to write into whatever has the cursor as a keyboard does; every browser has this one.
-     
+
     if (press(sign)) document.execCommand('insertText', false, sign);
     await new Promise((resolve) => setTimeout(resolve, APART));
   }

@@ -1,6 +1,7 @@
 import { DEFAULT_STYLE } from '@sprell/core';
 import { describe, expect, it } from 'vitest';
-import { MOST_ROWS, preview, tableOfText, textOfBytes, type BlockAsked } from './block-table.ts';
+import { textOfBytes } from '../../ui/text-of-bytes.ts';
+import { MOST_ROWS, preview, tableOfText, type BlockAsked } from './block-table.ts';
 
 const ask = (asked: Partial<BlockAsked>) =>
   preview({ style: DEFAULT_STYLE, bare: 'plain', marks: [], known: [], ...asked });

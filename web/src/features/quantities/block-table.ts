@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { fromHeads, planOfBlock, readBlock, type BlockPlan, type BlockRow } from '@sprell/core/quantities';
 import { describeIssue, EMPTY_SCOPE, type BareUnit, type Quantity, type ReadingStyle, type Scope } from '@sprell/core';
+import { textOfBytes } from '../../ui/text-of-bytes.ts';
 import { isWorkbook, sheetsOf, type BlockRefusal, type ReadSheet } from './xlsx-table.ts';
 
 export type { BlockRefusal };
@@ -20,23 +21,6 @@ export interface BlockTable {
   /** The sheets of a file that has such, and which of them it is. */
   readonly sheets?: readonly string[];
   readonly sheet?: string;
-}
-
-const DECODERS: readonly (readonly [string, readonly number[]])[] = [
-  ['utf-16le', [0xff, 0xfe]],
-  ['utf-16be', [0xfe, 0xff]],
-];
-
-/** The text of a file: as its mark says, as UTF-8 where it is that, or else as the older programs of Windows write. */
-export function textOfBytes(bytes: Uint8Array): { readonly text: string; readonly remark: string | undefined } {
-  const marked = DECODERS.find(([, mark]) => mark.every((byte, at) => bytes[at] === byte));
-  if (marked) return { text: new TextDecoder(marked[0]).decode(bytes), remark: undefined };
-  try {
-    return { text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), remark: undefined };
-  } catch {
-    const text = new TextDecoder('windows-1252').decode(bytes);
-    return { text, remark: 'The file is not in UTF-8: it was read as Windows writes it. Look at its accents.' };
-  }
 }
 
 /** A pasted block, or the text of a file, as a table. Inch marks that stand alone are no quotes. */

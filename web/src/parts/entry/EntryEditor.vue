@@ -7,6 +7,7 @@ import { onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import type { Span } from '@sprell/core';
 import { behindPaint } from '../../ui/behind-paint.ts';
 import { sizeNode } from '../../ui/size-pieces.ts';
+import { callAt, showCall } from './call-at.ts';
 import { backspace, figureAt, isReplaced, isSeveralLines, operator, operatorOf, type EntryText } from './edits.ts';
 import type { EntryEditorProps, WrittenSoFar } from './entry-line.ts';
 import { entryMarking, setFindings } from './entry-marking.ts';
@@ -170,6 +171,8 @@ onMounted(() => {
             taken = undefined;
             model.value = update.state.doc.toString();
           }
+          if (update.docChanged || update.selectionSet)
+            showCall(callAt(update.state.doc.toString(), update.state.selection.main.head));
           if (update.focusChanged && update.view.hasFocus) hand.take(handle, props.isBenchs);
         }),
       ],
@@ -186,6 +189,7 @@ onMounted(() => {
   });
 });
 onBeforeUnmount(() => {
+  showCall(undefined);
   hand.drop(handle);
   view?.destroy();
   view = undefined;

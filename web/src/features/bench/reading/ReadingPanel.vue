@@ -24,12 +24,15 @@ import { afterPaint } from '../../../ui/after-paint.ts';
 import { drawn, forDrawing } from '../../../ui/drawn.ts';
 import { useComfort } from '../../../live/comfort.store.ts';
 import type { ReadingChange } from '../../../job/index.ts';
+import { callNow } from '../../../parts/entry/call-at.ts';
 import ReadingFigures from './ReadingFigures.vue';
 import ReadingChoices from './ReadingChoices.vue';
 import { useAloud } from '../../../live/aloud.ts';
 import { roundingWord, roundingWords } from '../../../parts/reading/rounding-words.ts';
 import TapePicture from './TapePicture.vue';
 
+/** It says what is known of functions, which the first screen does without. */
+const CallHelp = defineAsyncComponent(() => import('./CallHelp.vue'));
 /** It stands furthest down and is not waited for, but asked for at once: it is there when there is something to read. */
 const alsoReads = import('./AlsoReads.vue');
 const AlsoReads = defineAsyncComponent(() => alsoReads);
@@ -186,7 +189,9 @@ const lead = (length: LengthStyle) => emit('change', { length });
     aria-label="Reading"
   >
     <div class="top">
-      <p class="read-back" data-test="read-back"><SizeText :text="beside.readBack" /></p>
+      <p class="read-back" data-test="read-back">
+        <CallHelp v-if="callNow" :call="callNow" /><SizeText v-else :text="beside.readBack" />
+      </p>
       <button v-if="late" type="button" class="copy" data-test="copy" @pointerdown.prevent @click="copy('shown')">
         <Copy :size="18" aria-hidden="true" /><span class="copy-word">{{
           copied === 'shown' ? 'copied' : 'copy'

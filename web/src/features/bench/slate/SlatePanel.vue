@@ -67,6 +67,7 @@ const emit = defineEmits<{
   /** What was opened is done with. */
   rest: [];
   print: [];
+  openLines: [file: File];
   csv: [rows: readonly SlateRow[]];
   land: [entry: string];
   landWords: [kind: 'heading' | 'note', words: string, beforeId: string | undefined];
@@ -317,6 +318,7 @@ defineExpose({
       @redo="emit('redo')"
       @print="emit('print')"
       @csv="emit('csv', found)"
+      @open-lines="(file) => emit('openLines', file)"
     />
     <SelectionSums
       v-if="selection"

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** What can be done with the slate as a whole: search, select, words among the lines, a fresh start. */
-import { useClipboard, useShare } from '@vueuse/core';
+import { useClipboard, useFileDialog, useShare } from '@vueuse/core';
 import { ref, watch } from 'vue';
-import { Copy, FileText, ListChecks, Printer, Redo2, Search, Share2 } from 'lucide-vue-next';
+import { Copy, FileInput, FileText, ListChecks, Printer, Redo2, Search, Share2 } from 'lucide-vue-next';
 
 const props = defineProps<{
   /** How many lines there are, or were found. */
@@ -17,7 +17,23 @@ const props = defineProps<{
   /** The lines as text for a message. */
   text: () => string;
 }>();
-const emit = defineEmits<{ search: []; select: []; words: []; clear: []; redo: []; print: []; csv: []; total: [] }>();
+const emit = defineEmits<{
+  search: [];
+  select: [];
+  words: [];
+  clear: [];
+  redo: [];
+  print: [];
+  csv: [];
+  total: [];
+  openLines: [file: File];
+}>();
+/** Lines that another program wrote. */
+const dialog = useFileDialog({ accept: '.csv,.tsv,.txt,text/csv,text/plain', multiple: false, reset: true });
+dialog.onChange((files) => {
+  const file = files?.[0];
+  if (file) emit('openLines', file);
+});
 const clipboard = useClipboard({ legacy: true, copiedDuring: 4000 });
 const share = useShare();
 const copy = () => void clipboard.copy(props.text());
@@ -80,6 +96,16 @@ const sought = defineModel<string>('sought', { required: true });
       @click="emit('total')"
     >
       Total
+    </button>
+    <button
+      type="button"
+      class="tool out"
+      aria-label="Lines from a file"
+      title="Lines from a file: CSV or plain text, seen before they land"
+      data-test="open-lines"
+      @click="dialog.open()"
+    >
+      <FileInput :size="20" aria-hidden="true" />
     </button>
     <template v-if="!empty">
       <button

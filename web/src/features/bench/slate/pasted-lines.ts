@@ -2,9 +2,9 @@
 import { EMPTY_SCOPE, reckonTyped, type Quantity, type Scope, type TypedOptions } from '@sprell/core';
 
 export interface PastedLine {
-  /** The entry, or the words of a heading. */
+  /** The entry, or the words of a heading or a plain note. */
   readonly text: string;
-  readonly kind: 'entry' | 'heading';
+  readonly kind: 'entry' | 'heading' | 'note';
   /** What it comes to; undefined for words. */
   readonly reading: string | undefined;
   /** The number that it had where it was copied. */
@@ -18,7 +18,11 @@ const NUMBER = /^#(\d+)\s+/u;
 const RESULT = /\s=\s[^=]*$/u;
 const ROUNDING = /,\s(?:full|shy|rounded)(?:\sby\s.*)?$/u;
 /** Most lines that are offered together. */
-export const MOST_PASTED = 500;
+export const MOST_PASTED = 2000;
+
+/** How many of them there are in all. */
+export const countPasted = (text: string): number =>
+  text.split(/\r?\n/u).filter((line) => line.trim() !== '' && !/^\s{4}/u.test(line)).length;
 
 export function pastedLines(text: string, options: TypedOptions): readonly PastedLine[] {
   const lines: PastedLine[] = [];
@@ -33,8 +37,8 @@ export function pastedLines(text: string, options: TypedOptions): readonly Paste
       lines[lines.length - 1] = { ...last, note: last.note === '' ? words : `${last.note}\n${words}` };
       continue;
     }
-    lines.push(lineOf(words, within, before));
     if (lines.length >= MOST_PASTED) break;
+    lines.push(lineOf(words, within, before));
   }
   return lines;
 }
@@ -57,6 +61,8 @@ function withPasted(scope: Scope, before: ReadonlyMap<number, Quantity>): Scope 
 }
 
 function lineOf(words: string, options: TypedOptions, before: Map<number, Quantity>): PastedLine {
+  const note = /^--\s+(?<said>.+)$/u.exec(words)?.groups?.['said'];
+  if (note !== undefined) return { text: note, kind: 'note', reading: undefined, number: undefined, note: '' };
   const number = NUMBER.exec(words)?.[1];
   const bare = words.replace(NUMBER, '').replace(ROUNDING, '');
   for (const entry of [bare, bare.replace(RESULT, '')]) {
