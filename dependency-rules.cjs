@@ -95,6 +95,7 @@ const webFeatures = {
   help: ['quantities'],
   'first-steps': ['bench'],
   measured: [],
+  install: [],
 };
 const serverFeatures = {
   mail: [],

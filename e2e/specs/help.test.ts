@@ -67,7 +67,7 @@ describe('the help', () => {
 });
 
 describe('the offer to install', () => {
-  it('is made once, where the hints are', async () => {
+  it('is made once, on the second day, when a line has landed', async () => {
     const bench = await openBench(browser);
     const { page } = bench;
     const twoDays = () =>
@@ -80,12 +80,22 @@ describe('the offer to install', () => {
           Object.assign(new Event('beforeinstallprompt', { cancelable: true }), { prompt: () => Promise.resolve() }),
         );
       });
+    // What makes it comes behind the page.
+    const behind = () =>
+      page.waitForFunction(() =>
+        performance.getEntriesByType('resource').some(({ name }) => name.includes('BehindPage')),
+      );
     await canInstall();
+    await behind();
+    await bench.land(`7' 4"`);
     expect(await page.$('[data-test=install-offer]')).toBeNull();
     await twoDays();
     await page.reload();
     await page.waitForSelector('[data-line]');
     await canInstall();
+    await behind();
+    expect(await page.$('[data-test=install-offer]')).toBeNull();
+    await bench.land(`7' 6"`);
     await page.waitForSelector('[data-test=install-offer]');
     expect(await bench.complaints()).toEqual([]);
     await bench.click('[data-test=install-later]');
@@ -93,6 +103,8 @@ describe('the offer to install', () => {
     await page.reload();
     await page.waitForSelector('[data-line]');
     await canInstall();
+    await behind();
+    await bench.land(`7' 8"`);
     await bench.click('[data-test=comfort]');
     await page.waitForSelector('[data-test=install]');
     expect(await page.$('[data-test=install-offer]')).toBeNull();

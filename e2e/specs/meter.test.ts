@@ -13,7 +13,7 @@ async function takeMeter(bench: Bench): Promise<void> {
   const { page } = bench;
   // What hears it comes behind the page.
   await page.waitForFunction(() =>
-    performance.getEntriesByType('resource').some(({ name }) => name.includes('use-meter-keys')),
+    performance.getEntriesByType('resource').some(({ name }) => name.includes('BehindPage')),
   );
   await bench.click('[data-test=comfort]');
   await bench.click('[data-test=open-measured]');

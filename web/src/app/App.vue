@@ -5,12 +5,10 @@ import { useTitle } from '@vueuse/core';
 import { useRoute, useRouter } from 'vue-router';
 import { comfortPanel } from '../features/comfort/index.ts';
 import { firstQuestion } from '../features/jobs/index.ts';
-import { measuredPanel, meterNotice, simulatedMeter } from '../features/measured/index.ts';
 import { spokenPanel } from '../features/spoken/index.ts';
 import { useComfort } from '../live/comfort.store.ts';
-import { useInstall } from '../live/install.store.ts';
+import '../live/install-asked.ts';
 import { followAddress } from '../live/job-address.ts';
-import { useMeter } from '../live/meter.store.ts';
 import { useOwnKeys } from '../live/own-keys.ts';
 import { useSpokenPanel } from '../live/spoken.store.ts';
 import { useJobs } from '../live/use-jobs.ts';
@@ -20,13 +18,7 @@ const ComfortPanel = defineAsyncComponent(comfortPanel);
 const KeyDock = defineAsyncComponent(() => import('../parts/dock/KeyDock.vue'));
 const SpokenPanel = defineAsyncComponent(spokenPanel);
 const FirstQuestion = defineAsyncComponent(firstQuestion);
-const MeasuredPanel = defineAsyncComponent(measuredPanel);
-const MeterNotice = defineAsyncComponent(meterNotice);
-const SimulatedMeter = defineAsyncComponent(simulatedMeter);
 const comfort = useComfort();
-const meter = useMeter();
-// It hears from the browser when it may be asked, which is once and early.
-useInstall().worked();
 const spoken = useSpokenPanel();
 const hand = useHand();
 const ownKeys = useOwnKeys();
@@ -43,10 +35,9 @@ router.afterEach(async (to, from) => {
 });
 
 /** Behind everything else: the files for days without a signal. Loaded at once then, for it is there when others are gone. */
-const versionNotice = shallowRef<Component>();
+const behind = shallowRef<Component>();
 async function keepForOffline(): Promise<void> {
-  versionNotice.value = (await import('./VersionNotice.vue')).default;
-  (await import('../parts/meter/use-meter-keys.ts')).listenToMeter();
+  behind.value = (await import('./BehindPage.vue')).default;
   // The jobs are not thrown away when the device's room gets short.
   const { storage } = navigator as { storage?: StorageManager };
   await storage?.persist().catch(() => undefined);
@@ -64,8 +55,5 @@ onMounted(() => {
   <KeyDock v-if="hand.isInField && ownKeys" />
   <FirstQuestion v-if="jobs.isFirst" />
   <ComfortPanel v-if="comfort.open" @close="comfort.open = false" />
-  <MeasuredPanel v-if="meter.open" />
-  <MeterNotice v-if="meter.loose" />
-  <SimulatedMeter v-if="meter.isSimulated" />
-  <component :is="versionNotice" v-if="versionNotice" />
+  <component :is="behind" v-if="behind" />
 </template>

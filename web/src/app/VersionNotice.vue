@@ -25,26 +25,12 @@ const says = computed(() => (news.value === undefined ? undefined : SAYS[news.va
   </div>
 </template>
 
+<style scoped src="../ui/over-head.css"></style>
 <style scoped>
 .version {
-  position: fixed;
-  inset: 2px 4px auto;
-  z-index: 30;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px;
   max-width: 430px;
-  margin: 0 auto;
-  padding: 2px 8px;
-  border: 2px solid var(--ink);
-  border-radius: 3px;
-  background: var(--board);
-  box-shadow: 0 4px 14px rgb(0 0 0 / 25%);
 }
 p {
   flex: 1 1 180px;
-  line-height: 1.2;
-  margin: 0;
 }
 </style>

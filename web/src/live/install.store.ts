@@ -1,12 +1,8 @@
 import { useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { computed, shallowRef } from 'vue';
+import { computed } from 'vue';
+import { installPrompt } from './install-asked.ts';
 import { useKept } from './use-kept.ts';
-
-/** What a browser that can install says of it; it is in no standard yet. */
-interface InstallPrompt extends Event {
-  prompt(): Promise<{ readonly outcome: 'accepted' | 'dismissed' }>;
-}
 
 /** Somebody who came on so many days means to come again. */
 const DAYS = 2;
@@ -16,16 +12,10 @@ const DAYS = 2;
  * the settings at any time where the browser can.
  */
 export const useInstall = defineStore('install', () => {
-  const prompt = shallowRef<InstallPrompt>();
   const kept = useKept<{ days: string[]; isSaid: boolean }>('install', { days: [], isSaid: false });
 
-  useEventListener(window, 'beforeinstallprompt', (event) => {
-    // The browser would ask by itself, whenever it likes.
-    event.preventDefault();
-    prompt.value = event as InstallPrompt;
-  });
   useEventListener(window, 'appinstalled', () => {
-    prompt.value = undefined;
+    installPrompt.value = undefined;
     said();
   });
 
@@ -41,14 +31,16 @@ export const useInstall = defineStore('install', () => {
     kept.value = { ...kept.value, isSaid: true };
   }
   async function install(): Promise<void> {
-    const { value: asked } = prompt;
+    const { value: asked } = installPrompt;
     said();
-    prompt.value = undefined;
+    installPrompt.value = undefined;
     await asked?.prompt();
   }
   return {
-    canInstall: computed(() => prompt.value !== undefined),
-    isOffered: computed(() => prompt.value !== undefined && !kept.value.isSaid && kept.value.days.length >= DAYS),
+    canInstall: computed(() => installPrompt.value !== undefined),
+    isOffered: computed(
+      () => installPrompt.value !== undefined && !kept.value.isSaid && kept.value.days.length >= DAYS,
+    ),
     worked,
     said,
     install,

@@ -1,6 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
+import { installPrompt } from './install-asked.ts';
 import { useInstall } from './install.store.ts';
 
 const MONDAY = new Date('2026-11-30T09:00:00');
@@ -14,6 +15,7 @@ function canInstall(): Event {
 }
 beforeEach(() => {
   localStorage.clear();
+  installPrompt.value = undefined;
   setActivePinia(createPinia());
   prompt.mockClear();
 });

@@ -20,7 +20,6 @@ import { forDrawing } from '../../ui/drawn.ts';
 import PlainButton from '../../ui/PlainButton.vue';
 import { useComfort } from '../../live/comfort.store.ts';
 import { nameOf, type ReadingChange, type SlateRow, type WorkedRow } from '../../job/index.ts';
-import { useInstall } from '../../live/install.store.ts';
 import { useSpokenPanel } from '../../live/spoken.store.ts';
 import { useAloud } from '../../live/aloud.ts';
 import { useOwnKeys } from '../../live/own-keys.ts';
@@ -65,7 +64,6 @@ const ScaleStrip = defineAsyncComponent(scaleStrip);
 const PastedLines = defineAsyncComponent(() => import('./PastedLines.vue'));
 /** It is there before the browser's own print command asks for it, which waits for nothing. */
 const PrintedSheet = shallowRef<Component>();
-const InstallOffer = defineAsyncComponent(() => import('./InstallOffer.vue'));
 const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'));
 
 /** In the first steps the step stands there, and hints would speak beside it. */
@@ -98,7 +96,6 @@ async function makeJig(rows: readonly SlateRow[]): Promise<void> {
   await router.push('/jigs');
 }
 const hand = useHand();
-const install = useInstall();
 const { comfort, putAway } = useComfort();
 const isTouch = useMediaQuery('(pointer: coarse)');
 const ownKeys = useOwnKeys();
@@ -144,9 +141,6 @@ const lit = computed(() => forDrawing(litLate.value));
 const slate = ref<InstanceType<typeof SlatePanelParts>>();
 const entryField = ref<InstanceType<typeof EntryField>>();
 const shows = ref<'shortcuts'>();
-const isPrinting = ref(false);
-useEventListener(window, 'beforeprint', () => (isPrinting.value = true));
-useEventListener(window, 'afterprint', () => (isPrinting.value = false));
 
 const stick = ref<InstanceType<typeof StoryStickParts>>();
 const look = useStickLook();
@@ -210,9 +204,8 @@ const { shownScaled, landTurned } = useScaleAtHand(reckoning, { landed });
 const pasted = ref<string>();
 /** The name of the file that they came in. */
 const pastedFile = ref<string>();
-async function openLines(file: File): Promise<void> {
-  const { textOfBytes } = await import('../../ui/text-of-bytes.ts');
-  [pasted.value, pastedFile.value] = [textOfBytes(new Uint8Array(await file.arrayBuffer())).text, file.name];
+function openLines(text: string, file: string): void {
+  [pasted.value, pastedFile.value] = [text, file];
 }
 function pastedLanded(count: number): void {
   pasted.value = undefined;
@@ -359,10 +352,7 @@ onMounted(async () => {
         />
       </Apart>
 
-      <Apart>
-        <InstallOffer v-if="isEmpty && !otherHead && install.isOffered && hasLast" class="hint" />
-        <FirstHint v-else-if="isEmpty && !otherHead" class="hint" :there="hintsThere" />
-      </Apart>
+      <Apart><FirstHint v-if="isEmpty && !otherHead" class="hint" :there="hintsThere" /></Apart>
       <Apart>
         <div class="hand">
           <p v-if="insertBefore" class="inserting">
@@ -467,7 +457,7 @@ onMounted(async () => {
       @join="joinPasted"
       @leave="pasted = undefined"
     />
-    <component :is="PrintedSheet" v-if="isPrinting && PrintedSheet" />
+    <component :is="PrintedSheet" v-if="PrintedSheet" />
     <ShortcutSheet v-if="shows === 'shortcuts'" @close="shows = undefined" />
   </BenchLayout>
 </template>

@@ -63,6 +63,9 @@ describe('the help', () => {
     ['by zero', 'messages'],
     ['export', 'send'],
     ['shy', 'words'],
+    ['printer', 'paper'],
+    ['laser', 'meter'],
+    ['import', 'lines-in'],
   ])('finds “%s”', (words, page) => {
     expect(
       helpSearch(groups)(words)

@@ -47,26 +47,11 @@ function more(): void {
   </div>
 </template>
 
+<style scoped src="../../ui/over-head.css"></style>
 <style scoped>
 .notice {
-  position: fixed;
-  inset: 2px 4px auto;
-  z-index: 30;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px;
   width: fit-content;
   max-width: 520px;
-  margin: 0 auto;
-  padding: 2px 2px 2px 12px;
-  border: 2px solid var(--ink);
-  border-radius: 3px;
-  background: var(--board);
-  box-shadow: 0 4px 14px rgb(0 0 0 / 25%);
-}
-p {
-  margin: 0 6px 0 0;
 }
 .size {
   margin-left: 4px;

@@ -1,4 +1,2 @@
-/** What measuring tools sent, and a simulated one. Each comes when it is asked for. */
-export const measuredPanel = () => import('./MeasuredPanel.vue');
-export const meterNotice = () => import('./MeterNotice.vue');
-export const simulatedMeter = () => import('./SimulatedMeter.vue');
+/** Measuring tools that type. They are listened to once the page is there. */
+export { default as MeasuredTools } from './MeasuredTools.vue';

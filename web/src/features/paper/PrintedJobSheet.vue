@@ -1,13 +1,14 @@
 <script setup lang="ts">
-/** The job sheet while the browser prints by its own command. */
-import PrintedPages from '../../ui/drawing/PrintedPages.vue';
-import { useJob } from '../../live/use-jobs.ts';
-import { useJobSheet } from './use-job-sheet.ts';
+/** The job sheet, while the browser prints by its own command. */
+import { ref } from 'vue';
+import { useEventListener } from '@vueuse/core';
+import JobSheetPages from './JobSheetPages.vue';
 
-const job = useJob();
-const { drawings } = useJobSheet();
+const isPrinting = ref(false);
+useEventListener(window, 'beforeprint', () => (isPrinting.value = true));
+useEventListener(window, 'afterprint', () => (isPrinting.value = false));
 </script>
 
 <template>
-  <PrintedPages :drawings :title="`${job.head?.title ?? ''} job sheet`" />
+  <JobSheetPages v-if="isPrinting" />
 </template>

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { callAt, callNow, showCall } from './call-at.ts';
+import { callAt, showCall } from './call-at.ts';
+import { callNow } from './call-now.ts';
 
 describe('the call around the cursor', () => {
   it.each([

@@ -1,11 +1,4 @@
-import { shallowRef } from 'vue';
-
-/** The function or jig whose arguments are being written. */
-export interface CallAt {
-  readonly name: string;
-  /** Which argument the cursor is in, from 0. */
-  readonly argument: number;
-}
+import { callNow, type CallAt } from './call-now.ts';
 
 /** What stands before a bracket that opens a call. */
 const CALLED = /(?<name>\p{L}[\p{L}\p{N}_]*)\s*$/u;
@@ -30,9 +23,6 @@ export function callAt(text: string, at: number): CallAt | undefined {
   }
   return undefined;
 }
-
-/** The call of the entry that has the cursor. */
-export const callNow = shallowRef<CallAt>();
 
 /** @param found by {@link callAt}; nothing is drawn again where it is the same */
 export function showCall(found: CallAt | undefined): void {

@@ -1,12 +1,56 @@
 <script setup lang="ts">
 /** The rooms one under the other, each with what it is for. */
-import { Mic, RulerDimensionLine, Settings2 } from 'lucide-vue-next';
+import type { Component } from 'vue';
+import {
+  Blocks,
+  BookOpen,
+  Calculator,
+  Folders,
+  ListChecks,
+  Mic,
+  PencilRuler,
+  Printer,
+  Ruler,
+  RulerDimensionLine,
+  Settings2,
+  Table2,
+  TriangleRight,
+  Users,
+} from 'lucide-vue-next';
 import { useRoute, useRouter, type LocationQueryRaw } from 'vue-router';
 import { useMeter } from '../../live/meter.store.ts';
 import { useSpokenPanel } from '../../live/spoken.store.ts';
 import HeadMenu from './HeadMenu.vue';
-import { isIn, PEOPLE, ROOMS, SHEET } from './rooms.ts';
+import { isIn, ROOMS, type Room } from './rooms.ts';
 
+/** In the menu alone: seldom wanted, and one touch away by the words that say where changes are kept. */
+const PEOPLE: Room = {
+  path: '/account',
+  word: 'Devices and people',
+  about: 'Your other devices, and who sees this job',
+};
+
+/** The slate leads there as well. */
+const SHEET: Room = {
+  path: '/paper',
+  word: 'Job sheet',
+  about: 'The job on paper, to print or save',
+};
+
+/** Here alone: the first screen has the words of the rooms, and no picture of them. */
+const ICONS: Readonly<Record<string, Component>> = {
+  '/': Calculator,
+  '/setting-out': TriangleRight,
+  '/stick': Ruler,
+  '/scales': PencilRuler,
+  '/quantities': ListChecks,
+  '/jigs': Blocks,
+  '/tables': Table2,
+  '/jobs': Folders,
+  '/help': BookOpen,
+  '/paper': Printer,
+  '/account': Users,
+};
 const props = defineProps<{ anchor: HTMLElement; query: LocationQueryRaw }>();
 const emit = defineEmits<{ settings: [] }>();
 const router = useRouter();
@@ -26,14 +70,14 @@ function go(path: string): void {
 <template>
   <HeadMenu :anchor label="Rooms" @choose="go">
     <el-dropdown-item
-      v-for="{ path, word, about, icon } in [...ROOMS, SHEET, PEOPLE]"
+      v-for="{ path, word, about } in [...ROOMS, SHEET, PEOPLE]"
       :key="path"
       :command="path"
       :divided="path === '/jobs'"
       :aria-current="isIn(path, route.path)"
       :data-room="path"
     >
-      <component :is="icon" :size="20" aria-hidden="true" />
+      <component :is="ICONS[path]" :size="20" aria-hidden="true" />
       <span class="said"
         ><b>{{ word }}</b
         ><small>{{ about }}</small></span

@@ -1,9 +1,10 @@
+import { useEventListener } from '@vueuse/core';
 import { useHand } from '../entry/hand.ts';
 import { useMeter } from '../../live/meter.store.ts';
 import { useJob } from '../../live/use-jobs.ts';
 import { hearMeter } from './hear-meter.ts';
 
-/** Hears measuring tools that type, in every room, from now on. It is asked for once the page is there. */
+/** Hears measuring tools that type, in every room, as long as its component is there. */
 export function listenToMeter(): void {
   const job = useJob();
   const hand = useHand();
@@ -19,5 +20,5 @@ export function listenToMeter(): void {
       meter.hold(size, isLoose);
     },
   });
-  window.addEventListener('keydown', hear, { capture: true });
+  useEventListener(window, 'keydown', hear, { capture: true });
 }

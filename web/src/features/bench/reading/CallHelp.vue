@@ -2,7 +2,7 @@
 /** What a function or a jig takes, while it is written: the argument at the cursor stands out. */
 import { computed } from 'vue';
 import { ABOUT_FUNCTIONS, FUNCTIONS, type FunctionName } from '@sprell/core';
-import type { CallAt } from '../../../parts/entry/call-at.ts';
+import type { CallAt } from '../../../parts/entry/call-now.ts';
 import { jigsOffered } from '../../../live/jigs-offered.ts';
 
 const props = defineProps<{ call: CallAt }>();

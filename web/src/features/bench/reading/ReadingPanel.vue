@@ -24,7 +24,7 @@ import { afterPaint } from '../../../ui/after-paint.ts';
 import { drawn, forDrawing } from '../../../ui/drawn.ts';
 import { useComfort } from '../../../live/comfort.store.ts';
 import type { ReadingChange } from '../../../job/index.ts';
-import { callNow } from '../../../parts/entry/call-at.ts';
+import { callNow } from '../../../parts/entry/call-now.ts';
 import ReadingFigures from './ReadingFigures.vue';
 import ReadingChoices from './ReadingChoices.vue';
 import { useAloud } from '../../../live/aloud.ts';

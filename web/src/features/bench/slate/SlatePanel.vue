@@ -67,7 +67,7 @@ const emit = defineEmits<{
   /** What was opened is done with. */
   rest: [];
   print: [];
-  openLines: [file: File];
+  openLines: [text: string, file: string];
   csv: [rows: readonly SlateRow[]];
   land: [entry: string];
   landWords: [kind: 'heading' | 'note', words: string, beforeId: string | undefined];
@@ -318,7 +318,7 @@ defineExpose({
       @redo="emit('redo')"
       @print="emit('print')"
       @csv="emit('csv', found)"
-      @open-lines="(file) => emit('openLines', file)"
+      @open-lines="(...lines) => emit('openLines', ...lines)"
     />
     <SelectionSums
       v-if="selection"

@@ -2,6 +2,7 @@
 /** What can be done with the slate as a whole: search, select, words among the lines, a fresh start. */
 import { useClipboard, useFileDialog, useShare } from '@vueuse/core';
 import { ref, watch } from 'vue';
+import { textOfBytes } from '../../../ui/text-of-bytes.ts';
 import { Copy, FileInput, FileText, ListChecks, Printer, Redo2, Search, Share2 } from 'lucide-vue-next';
 
 const props = defineProps<{
@@ -26,13 +27,15 @@ const emit = defineEmits<{
   print: [];
   csv: [];
   total: [];
-  openLines: [file: File];
+  openLines: [text: string, file: string];
 }>();
 /** Lines that another program wrote. */
 const dialog = useFileDialog({ accept: '.csv,.tsv,.txt,text/csv,text/plain', multiple: false, reset: true });
 dialog.onChange((files) => {
   const file = files?.[0];
-  if (file) emit('openLines', file);
+  void file?.arrayBuffer().then((bytes) => {
+    emit('openLines', textOfBytes(new Uint8Array(bytes)).text, file.name);
+  });
 });
 const clipboard = useClipboard({ legacy: true, copiedDuring: 4000 });
 const share = useShare();
