@@ -11,7 +11,6 @@ import { startServer } from '../tools/lib/server-process.mjs';
 const ENTRY = `(12' 3 5/8" - 2 * 3 1/2") / 7`;
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844, phone: true };
-const TABLET = { width: 768, height: 1024, phone: true };
 
 const write = (entry) => async (page) => {
   await page.focus('.hand [data-test=entry]');
@@ -99,7 +98,6 @@ const PICTURES = [
     }),
   },
   { name: 'bench-phone', ...PHONE, prepare: write(ENTRY) },
-  { name: 'bench-tablet', ...TABLET, prepare: write(ENTRY) },
   { name: 'stick', ...DESK, prepare: screen('/stick') },
   {
     name: 'stick-print',
