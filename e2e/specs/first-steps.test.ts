@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Bench} from '../fixtures/browser.ts';
+import type { Bench } from '../fixtures/browser.ts';
 import { DESKTOP, launchBrowser, openBench, PHONE } from '../fixtures/browser.ts';
 import { Thumb } from '../fixtures/touches.ts';
 

@@ -2,8 +2,9 @@
 /** What can be done with the slate as a whole: search, select, words among the lines, a fresh start. */
 import { useClipboard, useFileDialog, useShare } from '@vueuse/core';
 import { ref, watch } from 'vue';
+import IconButton from '../../../ui/IconButton.vue';
 import { textOfBytes } from '../../../ui/text-of-bytes.ts';
-import { Copy, FileInput, FileText, ListChecks, Printer, Redo2, Search, Share2 } from 'lucide-vue-next';
+import { Copy, FileInput, FileText, ListChecks, Printer, Redo2, Search, Share2, Trash2 } from 'lucide-vue-next';
 
 const props = defineProps<{
   /** How many lines there are, or were found. */
@@ -49,17 +50,14 @@ const sought = defineModel<string>('sought', { required: true });
 
 <template>
   <div class="tools">
-    <button
-      type="button"
+    <IconButton
       class="tool"
+      name="Search the slate"
       :aria-pressed="searching"
-      aria-label="Search the slate"
-      title="Search the slate"
       data-test="search"
       @click="emit('search')"
-    >
-      <Search :size="20" aria-hidden="true" />
-    </button>
+      ><Search :size="20" aria-hidden="true"
+    /></IconButton>
     <input
       v-if="searching"
       ref="soughtField"
@@ -70,17 +68,9 @@ const sought = defineModel<string>('sought', { required: true });
       placeholder="words or #7"
       data-test="sought"
     />
-    <button
-      type="button"
-      class="tool"
-      :aria-pressed="selecting"
-      aria-label="Select lines"
-      title="Select lines"
-      data-test="select"
-      @click="emit('select')"
-    >
-      <ListChecks :size="20" aria-hidden="true" />
-    </button>
+    <IconButton class="tool" name="Select lines" :aria-pressed="selecting" data-test="select" @click="emit('select')"
+      ><ListChecks :size="20" aria-hidden="true"
+    /></IconButton>
     <button
       type="button"
       class="tool"
@@ -100,16 +90,9 @@ const sought = defineModel<string>('sought', { required: true });
     >
       Total
     </button>
-    <button
-      type="button"
-      class="tool out"
-      aria-label="Lines from a file"
-      title="Lines from a file: CSV or plain text, seen before they land"
-      data-test="open-lines"
-      @click="dialog.open()"
-    >
-      <FileInput :size="20" aria-hidden="true" />
-    </button>
+    <IconButton class="tool out" name="Lines from a file" data-test="open-lines" @click="dialog.open()"
+      ><FileInput :size="20" aria-hidden="true"
+    /></IconButton>
     <template v-if="!empty">
       <button
         type="button"
@@ -122,50 +105,27 @@ const sought = defineModel<string>('sought', { required: true });
           clipboard.copied.value ? 'Copied' : 'Copy the slate as text'
         }}</span>
       </button>
-      <button
+      <IconButton
         v-if="share.isSupported.value"
-        type="button"
         class="tool out"
-        aria-label="Share the slate"
-        title="Share the slate"
+        name="Share the slate"
         data-test="share-slate"
         @click="send"
-      >
-        <Share2 :size="20" aria-hidden="true" />
-      </button>
-      <button
-        type="button"
-        class="tool out"
-        aria-label="Job sheet"
-        title="Job sheet: the slate and the rest of the job on paper"
-        data-test="open-job-sheet"
-        @click="emit('print')"
-      >
-        <Printer :size="20" aria-hidden="true" />
-      </button>
-      <button
-        type="button"
-        class="tool out"
-        aria-label="Save the slate as CSV"
-        title="Save the slate as CSV"
-        data-test="save-slate"
-        @click="emit('csv')"
-      >
-        <FileText :size="20" aria-hidden="true" />
-      </button>
-      <button type="button" class="tool" data-test="clear-all" @click="emit('clear')">Delete all</button>
+        ><Share2 :size="20" aria-hidden="true"
+      /></IconButton>
+      <IconButton class="tool out" name="Job sheet" data-test="open-job-sheet" @click="emit('print')"
+        ><Printer :size="20" aria-hidden="true"
+      /></IconButton>
+      <IconButton class="tool out" name="Save the slate as CSV" data-test="save-slate" @click="emit('csv')"
+        ><FileText :size="20" aria-hidden="true"
+      /></IconButton>
+      <IconButton class="tool" name="Delete all" data-test="clear-all" @click="emit('clear')"
+        ><Trash2 :size="20" aria-hidden="true"
+      /></IconButton>
     </template>
-    <button
-      v-if="canRedo"
-      type="button"
-      class="tool redo"
-      aria-label="Redo"
-      title="Do again what was undone last"
-      data-test="redo-here"
-      @click="emit('redo')"
-    >
-      <Redo2 :size="20" aria-hidden="true" />
-    </button>
+    <IconButton v-if="canRedo" class="tool redo" name="Redo" data-test="redo-here" @click="emit('redo')"
+      ><Redo2 :size="20" aria-hidden="true"
+    /></IconButton>
     <span class="count">{{ says }}</span>
   </div>
 </template>
