@@ -46,6 +46,8 @@ export function hearMeter(page: MeterPage): (event: KeyboardEvent) => void {
     if (entry === undefined) return;
     const { handle, isBenchs } = entry;
     const now = handle.read();
+    // It was typed somewhere else: the keys and the cursor may be in two fields for a moment.
+    if (!now.text.slice(0, now.from).endsWith(sent)) return;
     const taken = withMeasured(now, sent, size);
     if (taken) {
       if (taken.text !== now.text) handle.apply(() => taken);

@@ -146,6 +146,14 @@ describe('a page that hears a meter', () => {
     expect(hold).toHaveBeenLastCalledWith('3.425 m', false);
   });
 
+  it('changes no field but the one that it typed into', () => {
+    field()?.focus();
+    [text, isBenchs] = ['2.9 m', false];
+    // The keys still know the field before.
+    send('3.425 m', false);
+    expect(text).toBe('2.9 m');
+  });
+
   it('presses no button, neither by the space nor by Enter', () => {
     document.querySelector('button')?.focus();
     expect(send('3.425 m', false)).toBe('3.425m');
