@@ -22,22 +22,33 @@ async function takeMeter(bench: Bench): Promise<void> {
   await page.waitForSelector('.el-drawer', { hidden: true });
 }
 
+/** Measures, and waits until all of it was typed: then the meter shows its next size. */
+async function measure(bench: Bench): Promise<void> {
+  const shown = await bench.text('[data-test=meter-shows]');
+  await bench.click('[data-test=meter-measure]');
+  await bench.page.waitForFunction(
+    (before) => document.querySelector('[data-test=meter-shows]')?.textContent !== before,
+    {},
+    shown,
+  );
+}
+
 describe('a distance meter that types', () => {
   it('lands a line, fills the field with the cursor, and is held where there is none', async () => {
     const bench = await openBench(browser, DESKTOP);
     const { page } = bench;
     await takeMeter(bench);
     await page.focus('.hand [data-test=entry]');
-    await bench.click('[data-test=meter-measure]');
+    await measure(bench);
     await bench.show(47);
     expect(await page.$eval('[data-line="47"]', (row) => row.textContent)).toContain('3.425 m');
     // An entry that waits for a size has it; what is whole stays as it was.
     await bench.type(`2 × `);
-    await bench.click('[data-test=meter-measure]');
+    await measure(bench);
     await bench.show(48);
     expect(await bench.result(48)).toBe('13′ 8″');
     await bench.type(`7' 6"`);
-    await bench.click('[data-test=meter-measure]');
+    await measure(bench);
     await bench.says('[data-test=meter-notice] p', 'Measured 0.914 m');
     expect(await bench.reading()).toBe('7′ 6″');
     await bench.click('[data-test=meter-land]');
@@ -49,7 +60,7 @@ describe('a distance meter that types', () => {
     await takeMeter(bench);
     await page.focus('[data-field=radius] input');
     for (const size of ['3.425 m', '2.083 m']) {
-      await bench.click('[data-test=meter-measure]');
+      await measure(bench);
       await page.waitForFunction(
         (wanted) => document.querySelector<HTMLInputElement>('[data-field=radius] input')?.value === wanted,
         {},
@@ -68,7 +79,7 @@ describe('a distance meter that types', () => {
     await takeMeter(bench);
     await page.focus('[data-test=clear-marks]');
     for (let n = 0; n < 3; n += 1) {
-      await bench.click('[data-test=meter-measure]');
+      await measure(bench);
       await page.waitForSelector('[data-test=meter-notice]');
       await bench.click('[data-test=meter-away]');
     }

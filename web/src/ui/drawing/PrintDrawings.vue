@@ -19,9 +19,9 @@ const props = defineProps<{
   dxf?: (() => Promise<string>) | undefined;
 }>();
 
-/** A screen shows so many of them; all are saved and printed. */
+/** Of text a screen shows so many sheets; all are saved and printed. What is shown of drawings is what an SVG holds. */
 const MOST_SHOWN = 20;
-const shown = computed(() => props.drawings.slice(0, MOST_SHOWN));
+const shown = computed(() => (props.isText ? props.drawings.slice(0, MOST_SHOWN) : props.drawings));
 
 const picture = ref<InstanceType<typeof DrawingPicture>>();
 const state = ref<'ready' | 'writing' | 'failed'>('ready');
@@ -93,7 +93,7 @@ useEventListener(window, 'afterprint', () => {
       <span role="status">{{
         state === 'failed'
           ? 'The PDF could not be written; try again, or save the SVG.'
-          : `${drawings.length} ${drawings.length === 1 ? 'sheet' : 'sheets'}${drawings.length > MOST_SHOWN ? `, the first ${MOST_SHOWN} of them shown here` : ''}`
+          : `${drawings.length} ${drawings.length === 1 ? 'sheet' : 'sheets'}${drawings.length > shown.length ? `, the first ${shown.length} of them shown here` : ''}`
       }}</span>
     </div>
     <div class="sheets" tabindex="0" role="group" aria-label="Sheets">
