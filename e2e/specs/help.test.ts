@@ -56,6 +56,11 @@ describe('the help', () => {
     await page.waitForSelector('[data-test=call-help]');
     expect(await bench.text('[data-test=call-help]')).toBe('round(a; step) to the nearest multiple of the step');
     expect(await argument()).toBe('a');
+    // Nothing is wrong with what is being written yet, however long somebody rests; on Enter it is said.
+    await new Promise((resolve) => setTimeout(resolve, 1200));
+    expect(await page.$('.hand [role=alert]')).toBeNull();
+    await bench.press('Enter');
+    await page.waitForSelector('.hand [role=alert]');
     await bench.type('; ');
     await page.waitForFunction(() => document.querySelector('[data-test=call-help] b')?.textContent === 'step');
     await bench.type('1/8")');

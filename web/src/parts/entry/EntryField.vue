@@ -21,6 +21,7 @@ import { editorThere, loadEditor } from './entry-editor.ts';
 import type EntryEditor from './EntryEditor.vue';
 import PlainEntry from './PlainEntry.vue';
 import { isBegun } from './begun-word.ts';
+import { callNow } from './call-now.ts';
 import type { NamedMark } from './suggestions.ts';
 import { behindLines } from '../../ui/behind-lines.ts';
 
@@ -84,6 +85,8 @@ const found = computed(() => {
 /** An entry that stops short, that ends in the beginning of a known word, or that begins to store a new mark, is being typed. */
 function isUnderWay({ code, start, end }: Issue): boolean {
   if (code === 'entry.unfinished') return true;
+  // What a function is given is being written still: what it takes is said in the meantime.
+  if (code === 'call.arguments' || code === 'kind.function') return callNow.value !== undefined;
   if (code !== 'name.unknown') return false;
   const behind = model.value.slice(end).trim();
   return behind === '=' || (behind === '' && isBegun(model.value.slice(start, end), props.marks));
