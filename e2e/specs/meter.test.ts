@@ -25,6 +25,8 @@ async function takeMeter(bench: Bench): Promise<void> {
 /** Measures, and waits until all of it was typed: then the meter shows its next size. */
 async function measure(bench: Bench): Promise<void> {
   const shown = await bench.text('[data-test=meter-shows]');
+  // Whoever takes the meter in hand does not type meanwhile.
+  await new Promise((resolve) => setTimeout(resolve, 400));
   await bench.click('[data-test=meter-measure]');
   await bench.page.waitForFunction(
     (before) => document.querySelector('[data-test=meter-shows]')?.textContent !== before,

@@ -24,11 +24,18 @@ describe('keys of a meter', () => {
   it('are no burst where only the last of them were fast, where Enter came later, or where they are few', () => {
     const bursts = new Bursts();
     [...'12 x '].forEach((key, n) => bursts.key(key, n * 150));
-    [...'3.425 m'].forEach((key, n) => bursts.key(key, 1000 + n * 10));
-    expect(bursts.key('Enter', 1075)).toBe('3.425 m');
     [...'3.425 m'].forEach((key, n) => bursts.key(key, 2000 + n * 10));
-    expect(bursts.key('Enter', 2500)).toBeUndefined();
+    expect(bursts.key('Enter', 2075)).toBe('3.425 m');
+    [...'3.425 m'].forEach((key, n) => bursts.key(key, 3000 + n * 10));
+    expect(bursts.key('Enter', 3500)).toBeUndefined();
     expect(sent([...'5 m', 'Enter'], 5)).toBeUndefined();
+  });
+
+  it('are none where the keys of a hand came late and all at once: the first of them is missing', () => {
+    const bursts = new Bursts();
+    bursts.key('2', 1000);
+    [...'0 mm'].forEach((key, n) => bursts.key(key, 1120 + n * 2));
+    expect(bursts.key('Enter', 1130)).toBeUndefined();
   });
 
   it('leave Shift out, which makes some of the signs', () => {
