@@ -66,7 +66,7 @@ const PastedLines = defineAsyncComponent(() => import('./PastedLines.vue'));
 const PrintedSheet = shallowRef<Component>();
 const ShortcutSheet = defineAsyncComponent(() => import('./ShortcutSheet.vue'));
 
-/** In the first steps the step stands there, and hints would speak beside it. */
+/** In the first steps the head shows the step, and hints would compete with it. */
 const otherHead = inject(BENCH_HEAD, undefined);
 const head = otherHead ?? AppHead;
 const jobs = useJobs();

@@ -57,7 +57,7 @@ async function again(): Promise<void> {
   past.value = [];
   await makePractice(jobs, metric.value ? 'metres' : 'feet');
 }
-/** Back to the application, which begins anew with the jobs of this device. */
+/** Back to the application, which starts again with the jobs of this device. */
 const leave = () => {
   location.assign('/');
 };

@@ -72,7 +72,7 @@ export function useJobSheet() {
       },
     ];
   }
-  /** Under what a heading holds, what it adds up to, where that is of one kind and no total stands there. */
+  /** Under what a heading holds, what it adds up to, where that is of one kind and no total is there yet. */
   function withTotals(said: readonly SaidRow[]): readonly SheetLine[] {
     const rows = job.slate.rows;
     const total = (end: number): readonly SheetLine[] => {

@@ -1,6 +1,6 @@
 /**
  * Many distance meters are keyboards to the device that they are coupled with: they type "3.425 m" and Enter, faster than anybody
- * could. Here such a burst is told from what a person types.
+ * could. This tells such a burst from what a person types.
  */
 
 /** The longest between two of its keys, in milliseconds; a person needs 60 at the least, and more for another finger. */

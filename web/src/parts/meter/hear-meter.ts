@@ -53,7 +53,7 @@ export function hearMeter(page: MeterPage): (event: KeyboardEvent) => void {
       if (taken.text !== now.text) handle.apply(() => taken);
       page.hold(size, false);
     } else if (isBenchs) {
-      // Something whole stands there: it stays as it was, and the size is held.
+      // The entry is complete already: it stays as it was, and the size is held.
       stop();
       handle.apply(() => withoutMeasured(now, sent));
       page.hold(size, true);

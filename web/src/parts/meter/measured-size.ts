@@ -41,8 +41,8 @@ const OPEN = /(?:^|[-+−×÷*/^(;:=]|\b(?:x|of|per))\s*$/iu;
 
 /**
  * An entry with what a meter sent at its cursor in its place.
- * @param sent as it stands there, as it was typed
- * @returns undefined where something that is whole stands there already, or where it was not typed into the entry
+ * @param sent exactly as it was typed
+ * @returns undefined where the entry is complete already, or where it was not typed into the entry
  */
 export function withMeasured(entry: EntryText, sent: string, size: string): EntryText | undefined {
   const before = entry.text.slice(0, entry.from);

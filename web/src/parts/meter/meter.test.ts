@@ -145,7 +145,7 @@ describe('a page that hears a meter', () => {
     expect(hold).toHaveBeenLastCalledWith('3.425 m', true);
   });
 
-  it('measures a field anew', () => {
+  it('replaces what a field had when it is measured again', () => {
     field()?.focus();
     [text, isBenchs] = ['2.9 m', false];
     send('3.425 m');
